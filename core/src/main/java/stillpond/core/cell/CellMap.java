@@ -1,0 +1,47 @@
+package stillpond.core.cell;
+
+import java.util.List;
+import stillpond.core.ink.InkPlane;
+
+/**
+ * The cells of one layer of line art: the plane of their numbers, what is known of each, and who borders whom.
+ *
+ * @param plane the cell of every pixel
+ * @param cells by number, from 0
+ * @param borders in order of first, then second cell
+ */
+public record CellMap(CellPlane plane, List<Cell> cells, List<Border> borders) {
+
+    /** Nobody can see, aim at or print a patch of paper smaller than 3 x 3 pixels. */
+    public static final int MIN_PAPER_PX = 9;
+
+    public CellMap {
+        cells = List.copyOf(cells);
+        borders = List.copyOf(borders);
+    }
+
+    /**
+     * Cuts a sheet into cells.
+     *
+     * <p>Cost: linear in the pixels, on all cores; about 12 bytes a pixel while it runs.
+     *
+     * @throws IllegalArgumentException if there is no paper at all, for then there is nothing to fill
+     */
+    public static CellMap of(InkPlane ink) {
+        PaperRuns runs = PaperRuns.of(ink);
+        if (runs.count() == 0) {
+            throw new IllegalArgumentException("The page is all ink: there is no paper to fill.");
+        }
+        RunCells runCells = RunCells.of(runs);
+        int[] numbers = runCells.paint(ink.widthPx(), ink.heightPx());
+        CellMeasures measures = new CellMeasures(ink.widthPx(), ink.heightPx(), runCells.cellCount());
+        measures.findDeepestPoints(numbers);
+        NearestCell.spreadUnderInk(ink.widthPx(), ink.heightPx(), numbers);
+        CellPlane plane = new CellPlane(ink.widthPx(), ink.heightPx(), numbers);
+        return new CellMap(plane, measures.measure(plane), BorderCounter.count(plane));
+    }
+
+    public Cell cellAt(int x, int y) {
+        return cells.get(plane.numberAt(x, y));
+    }
+}

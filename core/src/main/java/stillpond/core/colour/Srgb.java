@@ -1,0 +1,75 @@
+package stillpond.core.colour;
+
+import java.util.regex.Pattern;
+
+/**
+ * An opaque colour in sRGB (IEC 61966-2-1), 8 bits a channel.
+ *
+ * @param red 0 to 255, gamma-encoded
+ * @param green 0 to 255, gamma-encoded
+ * @param blue 0 to 255, gamma-encoded
+ */
+public record Srgb(int red, int green, int blue) {
+
+    private static final Pattern HEX = Pattern.compile("#[0-9a-fA-F]{6}");
+
+    public Srgb {
+        requireChannel("red", red);
+        requireChannel("green", green);
+        requireChannel("blue", blue);
+    }
+
+    /**
+     * Reads a hex code such as {@code #2f6f5e}.
+     *
+     * @throws IllegalArgumentException if it is not a hash and six hex digits
+     */
+    public static Srgb ofHex(String hex) {
+        if (!HEX.matcher(hex).matches()) {
+            throw new IllegalArgumentException("A colour code is # and six hex digits, not '" + hex + "'.");
+        }
+        return ofPacked(Integer.parseInt(hex.substring(1), 16));
+    }
+
+    /** The colour whose channels are packed as 0xRRGGBB; higher bits are ignored. */
+    public static Srgb ofPacked(int packed) {
+        return new Srgb(packed >> 16 & 0xff, packed >> 8 & 0xff, packed & 0xff);
+    }
+
+    /** The channels as 0xRRGGBB. */
+    public int packed() {
+        return red << 16 | green << 8 | blue;
+    }
+
+    /** The channels as 0xFFRRGGBB, for pictures with alpha. */
+    public int opaqueArgb() {
+        return 0xff000000 | packed();
+    }
+
+    public String hex() {
+        return String.format("#%06x", packed());
+    }
+
+    /** Relative luminance, 0 (black) to 1 (white), as WCAG 2.2 defines it. */
+    public double relativeLuminance() {
+        return 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
+    }
+
+    /** Contrast ratio with another colour, 1 to 21, as WCAG 2.2 defines it. */
+    public double contrastWith(Srgb other) {
+        double mine = relativeLuminance() + 0.05;
+        double others = other.relativeLuminance() + 0.05;
+        return Math.max(mine, others) / Math.min(mine, others);
+    }
+
+    private static double linear(int channel) {
+        double encoded = channel / 255.0;
+        return encoded <= 0.04045 ? encoded / 12.92 : Math.pow((encoded + 0.055) / 1.055, 2.4);
+    }
+
+    private static void requireChannel(String name, int value) {
+        if (value < 0 || value > 255) {
+            throw new IllegalArgumentException(name + " is 0 to 255, not " + value);
+        }
+    }
+}

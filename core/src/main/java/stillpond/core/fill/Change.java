@@ -1,0 +1,28 @@
+package stillpond.core.fill;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** What one act did to the fills of a layer: each cell at most once. */
+public record Change(List<Swap> swaps) {
+
+    public Change {
+        swaps = List.copyOf(swaps);
+        Set<Integer> cells = new HashSet<>();
+        for (Swap swap : swaps) {
+            if (!cells.add(swap.cell())) {
+                throw new IllegalArgumentException("Cell " + swap.cell() + " stands twice in one change.");
+            }
+        }
+    }
+
+    /** The change that takes this one back. */
+    public Change inverse() {
+        return new Change(swaps.stream().map(Swap::inverse).toList());
+    }
+
+    public boolean isEmpty() {
+        return swaps.isEmpty();
+    }
+}

@@ -1,0 +1,74 @@
+package stillpond.core.fill;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+
+/** The fills of a layer's cells at one moment; a cell that is not in it wears {@link Fill#NONE}. */
+public final class Fills {
+
+    private final Map<Integer, Fill> fillOfCell;
+
+    private Fills(Map<Integer, Fill> fillOfCell) {
+        this.fillOfCell = fillOfCell;
+    }
+
+    public static Fills none() {
+        return new Fills(Map.of());
+    }
+
+    public static Fills of(Map<Integer, Fill> fillOfCell) {
+        Map<Integer, Fill> filled = new HashMap<>(fillOfCell);
+        filled.values().removeIf(Fill.NONE::equals);
+        return new Fills(filled);
+    }
+
+    public Fill of(int cell) {
+        return fillOfCell.getOrDefault(cell, Fill.NONE);
+    }
+
+    /** How many cells wear a fill. */
+    public int filledCells() {
+        return fillOfCell.size();
+    }
+
+    /** The change that lays one fill on some cells; cells that wear it already are left out. */
+    public Change laying(Fill fill, List<Integer> cells) {
+        List<Swap> swaps = new ArrayList<>();
+        for (int cell : new LinkedHashSet<>(cells)) {
+            if (!of(cell).equals(fill)) {
+                swaps.add(new Swap(cell, of(cell), fill));
+            }
+        }
+        return new Change(swaps);
+    }
+
+    /**
+     * The change that takes another one back. A cell that no longer wears what that change gave it was changed since, by
+     * somebody else, and is left alone.
+     */
+    public Change takingBack(Change change) {
+        return new Change(change.inverse().swaps().stream()
+                .filter(swap -> of(swap.cell()).equals(swap.before()))
+                .toList());
+    }
+
+    /**
+     * The fills after a change.
+     *
+     * @throws IllegalArgumentException if a cell does not wear what the change says it wore before
+     */
+    public Fills after(Change change) {
+        Map<Integer, Fill> changed = new HashMap<>(fillOfCell);
+        for (Swap swap : change.swaps()) {
+            if (!of(swap.cell()).equals(swap.before())) {
+                throw new IllegalArgumentException("Cell " + swap.cell() + " wears "
+                        + of(swap.cell()).text() + ", not " + swap.before().text() + ".");
+            }
+            changed.put(swap.cell(), swap.after());
+        }
+        return of(changed);
+    }
+}

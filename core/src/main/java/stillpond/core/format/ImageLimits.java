@@ -1,0 +1,39 @@
+package stillpond.core.format;
+
+import java.util.Locale;
+
+/**
+ * How large a picture may be; checked against what the file declares, before anything is decoded.
+ *
+ * @param maxBytes size of the file
+ * @param maxPixels width times height
+ * @param maxSidePx the longer side
+ * @param vectorLongSidePx how long the longer side of a vector drawing is made
+ */
+public record ImageLimits(long maxBytes, long maxPixels, int maxSidePx, int vectorLongSidePx) {
+
+    /** Room for A3 at 1200 dpi, and for a 2 m strip at 300 dpi. */
+    public static final ImageLimits DEFAULT = new ImageLimits(200L << 20, 300_000_000L, 32_000, 3000);
+
+    void requireBytes(long bytes) {
+        if (bytes == 0) {
+            throw new UnreadableFile("The file is empty.");
+        }
+        if (bytes > maxBytes) {
+            throw new UnreadableFile(String.format(
+                    Locale.ROOT, "The file has %.1f MB; up to %d MB can be read.", bytes / 1048576.0, maxBytes >> 20));
+        }
+    }
+
+    void requireSize(long widthPx, long heightPx) {
+        if (widthPx > maxSidePx || heightPx > maxSidePx || widthPx * heightPx > maxPixels) {
+            throw new UnreadableFile(String.format(
+                    Locale.ROOT,
+                    "The picture says it is %d x %d pixels; up to %d pixels a side and %d megapixels in all can be read.",
+                    widthPx,
+                    heightPx,
+                    maxSidePx,
+                    maxPixels / 1_000_000));
+        }
+    }
+}

@@ -1,0 +1,178 @@
+package stillpond.core.format;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.zip.Deflater;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
+import stillpond.core.cell.Border;
+import stillpond.core.cell.Box;
+import stillpond.core.cell.Cell;
+import stillpond.core.cell.CellMap;
+import stillpond.core.cell.CellPlane;
+import stillpond.core.ink.InkPlane;
+
+/**
+ * The forms in which planes are stored and sent to the desk: gzip (RFC 1952) of what {@code docs/formats.md} describes.
+ *
+ * <p>The same plane always gives the same bytes, so planes can be known by the hash of these.
+ */
+public final class PlaneCodec {
+
+    private static final int BUFFER_BYTES = 1 << 16;
+
+    private PlaneCodec() {}
+
+    public static byte[] encode(InkPlane ink) {
+        return gzip(out -> {
+            out.number(ink.widthPx());
+            out.number(ink.heightPx());
+            out.number(ink.threshold());
+            out.bytes(ink.density());
+        });
+    }
+
+    public static InkPlane decodeInk(byte[] stored) {
+        return gunzip(stored, in -> {
+            int width = in.number();
+            int height = in.number();
+            int threshold = in.number();
+            return new InkPlane(width, height, in.bytes(width * height), threshold);
+        });
+    }
+
+    public static byte[] encode(CellPlane cells) {
+        return gzip(out -> writePlane(cells, out));
+    }
+
+    public static CellPlane decodeCells(byte[] stored) {
+        return gunzip(stored, PlaneCodec::readPlane);
+    }
+
+    /** The plane first, then the cells, then the borders; {@link #decodeCells} reads the plane alone. */
+    public static byte[] encode(CellMap map) {
+        return gzip(out -> {
+            writePlane(map.plane(), out);
+            out.number(map.cells().size());
+            for (Cell cell : map.cells()) {
+                writeCell(cell, out);
+            }
+            out.number(map.borders().size());
+            for (Border border : map.borders()) {
+                out.number(border.first());
+                out.number(border.second());
+                out.number(border.lengthPx());
+            }
+        });
+    }
+
+    public static CellMap decodeMap(byte[] stored) {
+        return gunzip(stored, in -> {
+            CellPlane plane = readPlane(in);
+            int cellCount = in.number();
+            List<Cell> cells = new ArrayList<>(cellCount);
+            for (int number = 0; number < cellCount; number++) {
+                cells.add(readCell(number, in));
+            }
+            int borderCount = in.number();
+            List<Border> borders = new ArrayList<>(borderCount);
+            for (int i = 0; i < borderCount; i++) {
+                borders.add(new Border(in.number(), in.number(), in.number()));
+            }
+            return new CellMap(plane, cells, borders);
+        });
+    }
+
+    /** Runs in reading order, over the ends of rows: length, then the step from the number before. */
+    private static void writePlane(CellPlane plane, NumberWriter out) throws IOException {
+        out.number(plane.widthPx());
+        out.number(plane.heightPx());
+        int[] numbers = plane.numbers();
+        int before = 0;
+        int start = 0;
+        for (int i = 1; i <= numbers.length; i++) {
+            if (i == numbers.length || numbers[i] != numbers[start]) {
+                out.number(i - start);
+                out.signed(numbers[start] - before);
+                before = numbers[start];
+                start = i;
+            }
+        }
+    }
+
+    private static CellPlane readPlane(NumberReader in) throws IOException {
+        int width = in.number();
+        int height = in.number();
+        int[] numbers = new int[width * height];
+        int cell = 0;
+        int at = 0;
+        while (at < numbers.length) {
+            int end = at + in.number();
+            cell += in.signed();
+            Arrays.fill(numbers, at, end, cell);
+            at = end;
+        }
+        return new CellPlane(width, height, numbers);
+    }
+
+    private static void writeCell(Cell cell, NumberWriter out) throws IOException {
+        Box box = cell.box();
+        out.number(cell.areaPx());
+        out.number(box.xStart());
+        out.number(box.yStart());
+        out.number(box.widthPx());
+        out.number(box.heightPx());
+        out.number(cell.deepestX());
+        out.number(cell.deepestY());
+        out.number((int) Math.round(cell.depthPx() * cell.depthPx()));
+    }
+
+    private static Cell readCell(int number, NumberReader in) throws IOException {
+        int area = in.number();
+        int xStart = in.number();
+        int yStart = in.number();
+        Box box = new Box(xStart, yStart, xStart + in.number(), yStart + in.number());
+        return new Cell(number, area, box, in.number(), in.number(), Math.sqrt(in.number()));
+    }
+
+    private interface Writing {
+        void to(NumberWriter out) throws IOException;
+    }
+
+    private interface Reading<T> {
+        T from(NumberReader in) throws IOException;
+    }
+
+    private static byte[] gzip(Writing writing) {
+        ByteArrayOutputStream stored = new ByteArrayOutputStream();
+        try (GZIPOutputStream zip = new FastGzip(stored)) {
+            NumberWriter out = new NumberWriter(zip, BUFFER_BYTES);
+            writing.to(out);
+            out.flush();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return stored.toByteArray();
+    }
+
+    private static <T> T gunzip(byte[] stored, Reading<T> reading) {
+        try (GZIPInputStream zip = new GZIPInputStream(new ByteArrayInputStream(stored), BUFFER_BYTES)) {
+            return reading.from(new NumberReader(zip, BUFFER_BYTES));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Planes are mostly long runs: the quickest level packs them nearly as well as the best one. */
+    private static final class FastGzip extends GZIPOutputStream {
+        FastGzip(ByteArrayOutputStream out) throws IOException {
+            super(out, BUFFER_BYTES);
+            def.setLevel(Deflater.BEST_SPEED);
+        }
+    }
+}

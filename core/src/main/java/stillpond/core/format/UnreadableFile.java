@@ -1,0 +1,15 @@
+package stillpond.core.format;
+
+/** A file that cannot be taken, with a message for the person who brought it: what is wrong, and what would help. */
+public final class UnreadableFile extends RuntimeException {
+
+    private static final long serialVersionUID = 1;
+
+    public UnreadableFile(String message) {
+        super(message);
+    }
+
+    public UnreadableFile(String message, Throwable cause) {
+        super(message, cause);
+    }
+}
