@@ -1,0 +1,10 @@
+package stillpond.app.account;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface AccountRepository extends JpaRepository<Account, UUID> {
+
+    Optional<Account> findBySignInName(String signInName);
+}

@@ -1,0 +1,56 @@
+package stillpond.app.bring;
+
+import java.io.IOException;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.multipart.MultipartFile;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Scene;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
+
+@Controller
+class BringController {
+
+    private final Projects projects;
+    private final Sheets sheets;
+
+    BringController(Projects projects, Sheets sheets) {
+        this.projects = projects;
+        this.sheets = sheets;
+    }
+
+    @GetMapping("/projects/{project}/bring")
+    String page(@PathVariable UUID project, @RequestParam(required = false) UUID scene, Model model) {
+        model.addAttribute("project", projects.get(project));
+        model.addAttribute("scenes", projects.scenes(project));
+        model.addAttribute("chosen", scene);
+        return "bring/bring";
+    }
+
+    /** A new scene, for line art that belongs to none yet. */
+    @PostMapping("/projects/{project}/scenes")
+    @ResponseBody
+    @ResponseStatus(HttpStatus.CREATED)
+    Scene addScene(@PathVariable UUID project, @RequestParam String title) {
+        return projects.addScene(project, title);
+    }
+
+    /** One file, one sheet: each file of several stands for itself. */
+    @PostMapping("/projects/{project}/scenes/{scene}/sheets")
+    @ResponseBody
+    @ResponseStatus(HttpStatus.CREATED)
+    BroughtSheet bring(@PathVariable UUID project, @PathVariable UUID scene, @RequestParam MultipartFile file)
+            throws IOException {
+        Sheet sheet = sheets.bring(project, scene, file.getOriginalFilename(), file.getBytes());
+        return BroughtSheet.of(sheet);
+    }
+}

@@ -1,0 +1,123 @@
+package stillpond.app.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import stillpond.app.account.Accounts;
+import stillpond.app.palette.Palettes;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Role;
+import stillpond.app.project.Scene;
+import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Planes;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.Sheets;
+import stillpond.core.cell.CellPlane;
+import stillpond.core.fill.Fill;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Swatch;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Loads the demo into an empty database, by the same calls that people's own work goes through. */
+@Component
+@ConditionalOnProperty(name = "pond.demo", havingValue = "true")
+class DemoLoader implements ApplicationRunner {
+
+    private final Accounts accounts;
+    private final Projects projects;
+    private final Palettes palettes;
+    private final Sheets sheets;
+    private final SheetChanges changes;
+    private final Planes planes;
+    private final JsonMapper json;
+    private final TransactionTemplate transaction;
+
+    DemoLoader(
+            Accounts accounts,
+            Projects projects,
+            Palettes palettes,
+            Sheets sheets,
+            SheetChanges changes,
+            Planes planes,
+            JsonMapper json,
+            TransactionTemplate transaction) {
+        this.accounts = accounts;
+        this.projects = projects;
+        this.palettes = palettes;
+        this.sheets = sheets;
+        this.changes = changes;
+        this.planes = planes;
+        this.json = json;
+        this.transaction = transaction;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (accounts.none()) {
+            DemoBook book = json.readValue(read("book.json"), DemoBook.class);
+            // All or nothing, so that an interrupted start begins anew with an empty database.
+            transaction.executeWithoutResult(status -> load(book));
+        }
+    }
+
+    private void load(DemoBook book) {
+        UUID lead = open(DemoPerson.LEAD);
+        UUID colourist = open(DemoPerson.COLOURIST);
+        UUID project = projects.start(book.title(), lead);
+        projects.addMember(project, colourist, Role.COLOURIST);
+        Map<String, UUID> swatches = new HashMap<>();
+        for (DemoBook.DemoCard demoCard : book.cards()) {
+            Card card = demoCard.asCard();
+            palettes.add(project, card);
+            for (Swatch swatch : card.swatches()) {
+                swatches.put(card.name() + "/" + swatch.name(), swatch.id());
+            }
+        }
+        for (DemoBook.DemoScene demoScene : book.scenes()) {
+            Scene scene = projects.addScene(project, demoScene.title());
+            for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
+                Sheet sheet = sheets.bring(project, scene.id(), demoSheet.title(), read(demoSheet.file()));
+                fill(sheet, colourist, demoSheet.fills(), swatches);
+            }
+        }
+    }
+
+    private UUID open(DemoPerson person) {
+        return accounts.open(person.signInName(), person.displayName(), DemoPerson.PASSWORD);
+    }
+
+    private void fill(Sheet sheet, UUID author, List<DemoBook.DemoFill> fills, Map<String, UUID> swatches) {
+        Layer layer = sheet.frontLayer();
+        CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.cells()));
+        for (DemoBook.DemoFill fill : fills) {
+            List<Integer> filled = fill.points().stream()
+                    .map(point ->
+                            cells.numberAt((int) (point[0] * layer.widthPx()), (int) (point[1] * layer.heightPx())))
+                    .distinct()
+                    .toList();
+            Fill flat = Fill.flat(swatches.get(fill.swatch()));
+            changes.make(sheet.id(), author, new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), flat, filled));
+        }
+    }
+
+    private static byte[] read(String file) {
+        try (InputStream in = new ClassPathResource("demo/" + file).getInputStream()) {
+            return in.readAllBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException("The demo lacks " + file, e);
+        }
+    }
+}

@@ -1,0 +1,91 @@
+package stillpond.app.desk;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import stillpond.app.account.SignedIn;
+import stillpond.app.palette.Palettes;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Planes;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.Sheets;
+
+/** The calls of the desk. */
+@RestController
+@RequestMapping("/projects/{project}/sheets/{sheet}")
+class DeskCalls {
+
+    /** How many steps back and forth the desk can paint without waiting for the server. */
+    private static final int KNOWN_STEPS = 200;
+
+    private final Sheets sheets;
+    private final SheetChanges changes;
+    private final Planes planes;
+    private final Palettes palettes;
+
+    DeskCalls(Sheets sheets, SheetChanges changes, Planes planes, Palettes palettes) {
+        this.sheets = sheets;
+        this.changes = changes;
+        this.planes = planes;
+        this.palettes = palettes;
+    }
+
+    @GetMapping("/desk")
+    DeskState state(@PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
+        Sheet present = sheets.get(project, sheet);
+        return DeskState.of(
+                present,
+                present.layers().stream().map(sheets::fills).toList(),
+                palettes.of(project),
+                changes.undoable(sheet, person.id(), KNOWN_STEPS));
+    }
+
+    /** Makes the changes in their order, each by itself: one that is refused does not hold up the others. */
+    @PostMapping("/changes")
+    List<ChangeAnswer> make(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody List<ChangeMessage> messages) {
+        sheets.get(project, sheet);
+        return messages.stream()
+                .map(message -> changes.make(sheet, person.id(), message.asRequest()))
+                .map(ChangeAnswer::of)
+                .toList();
+    }
+
+    /** A plane of this sheet as it is stored: gzip, and the same for ever under the same name. */
+    @GetMapping("/planes/{name}")
+    ResponseEntity<byte[]> plane(@PathVariable UUID project, @PathVariable UUID sheet, @PathVariable String name) {
+        boolean belongs = sheets.get(project, sheet).layers().stream()
+                .flatMap(DeskCalls::planesOf)
+                .anyMatch(name::equals);
+        if (!belongs) {
+            throw new NoSuchElementException(name);
+        }
+        return ResponseEntity.ok()
+                .cacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .header(HttpHeaders.CONTENT_ENCODING, "gzip")
+                .body(planes.content(name));
+    }
+
+    private static Stream<String> planesOf(Layer layer) {
+        return Stream.of(layer.ink(), layer.cells(), layer.smallInk(), layer.smallCells());
+    }
+}

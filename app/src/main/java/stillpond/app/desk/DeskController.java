@@ -1,0 +1,56 @@
+package stillpond.app.desk;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
+import stillpond.core.palette.Card;
+import stillpond.app.shelf.ProjectView;
+import stillpond.app.shelf.ProjectViews;
+
+/** The page itself; everything on the sheet comes through {@link DeskCalls}. */
+@Controller
+class DeskController {
+
+    private static final String DIGITS = "1234567890";
+
+    private final ProjectViews projects;
+    private final Sheets sheets;
+
+    DeskController(ProjectViews projects, Sheets sheets) {
+        this.projects = projects;
+        this.sheets = sheets;
+    }
+
+    @GetMapping("/projects/{project}/sheets/{sheet}")
+    String desk(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
+        Sheet present = sheets.get(project, sheet);
+        ProjectView view = projects.get(project);
+        model.addAttribute("project", view);
+        model.addAttribute("sheet", present);
+        model.addAttribute(
+                "scene",
+                view.scenes().stream()
+                        .filter(scene -> scene.id().equals(present.scene()))
+                        .findFirst()
+                        .orElseThrow());
+        model.addAttribute("keys", keys(view.cards()));
+        return "desk/desk";
+    }
+
+    /** The digits, in the order in which they lie on the keyboard, go to the first ten swatches of the shore. */
+    private static Map<UUID, String> keys(List<Card> cards) {
+        Map<UUID, String> keys = new HashMap<>();
+        cards.stream()
+                .flatMap(card -> card.swatches().stream())
+                .limit(DIGITS.length())
+                .forEach(swatch -> keys.put(swatch.id(), DIGITS.substring(keys.size(), keys.size() + 1)));
+        return keys;
+    }
+}

@@ -1,0 +1,88 @@
+package stillpond.app.desk;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.UndoableChanges;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
+
+/** Everything the desk needs to show a sheet, but for its planes. */
+record DeskState(
+        UUID sheet,
+        String title,
+        List<LayerState> layers,
+        List<CardState> cards,
+        List<ChangeAnswer> undoable,
+        List<ChangeAnswer> redoable) {
+
+    /** @param fills the cells that wear each fill */
+    record LayerState(
+            UUID id,
+            int widthPx,
+            int heightPx,
+            int cellCount,
+            String ink,
+            String cells,
+            String smallInk,
+            String smallCells,
+            Map<String, List<Integer>> fills) {}
+
+    record CardState(UUID id, String name, String subject, List<SwatchState> swatches) {}
+
+    record SwatchState(UUID id, String name, String colour) {}
+
+    static DeskState of(Sheet sheet, List<Fills> fills, Palette palette, UndoableChanges undoable) {
+        String planes = "/projects/" + sheet.project() + "/sheets/" + sheet.id() + "/planes/";
+        List<LayerState> layers = new ArrayList<>();
+        for (Layer layer : sheet.layers()) {
+            layers.add(layer(layer, fills.get(layers.size()), planes));
+        }
+        return new DeskState(
+                sheet.id(),
+                sheet.title(),
+                layers,
+                palette.cards().stream().map(DeskState::card).toList(),
+                undoable.undoable().stream().map(ChangeAnswer::of).toList(),
+                undoable.redoable().stream().map(ChangeAnswer::of).toList());
+    }
+
+    private static LayerState layer(Layer layer, Fills fills, String planes) {
+        Map<String, List<Integer>> cellsByFill = new TreeMap<>();
+        for (int cell = 0; cell < layer.cellCount(); cell++) {
+            Fill fill = fills.of(cell);
+            if (!fill.equals(Fill.NONE)) {
+                cellsByFill
+                        .computeIfAbsent(fill.text(), text -> new ArrayList<>())
+                        .add(cell);
+            }
+        }
+        return new LayerState(
+                layer.id(),
+                layer.widthPx(),
+                layer.heightPx(),
+                layer.cellCount(),
+                planes + layer.ink(),
+                planes + layer.cells(),
+                planes + layer.smallInk(),
+                planes + layer.smallCells(),
+                cellsByFill);
+    }
+
+    private static CardState card(Card card) {
+        return new CardState(
+                card.id(),
+                card.name(),
+                card.subject(),
+                card.swatches().stream()
+                        .map(swatch -> new SwatchState(
+                                swatch.id(), swatch.name(), swatch.colour().hex()))
+                        .toList());
+    }
+}

@@ -1,0 +1,55 @@
+package stillpond.app.page;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.servlet.ModelAndView;
+import stillpond.core.format.UnreadableFile;
+
+/** Turns what went wrong into a problem detail (RFC 9457) for scripts, or into a page for people. */
+@ControllerAdvice
+class ErrorAdvice {
+
+    private static final String NOT_HERE = "There is nothing at this address, or you are not a member of its project.";
+
+    @ExceptionHandler({NoSuchElementException.class, MethodArgumentTypeMismatchException.class})
+    Object notFound(HttpServletRequest request) {
+        return answer(request, HttpStatus.NOT_FOUND, NOT_HERE);
+    }
+
+    @ExceptionHandler(UnreadableFile.class)
+    Object unreadable(UnreadableFile problem, HttpServletRequest request) {
+        return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, problem.getMessage());
+    }
+
+    @ExceptionHandler(MaxUploadSizeExceededException.class)
+    Object tooLarge(HttpServletRequest request) {
+        return answer(request, HttpStatus.CONTENT_TOO_LARGE, "The file is larger than 200 MB, so it was not taken.");
+    }
+
+    @ExceptionHandler(IllegalArgumentException.class)
+    Object badArgument(IllegalArgumentException problem, HttpServletRequest request) {
+        return answer(request, HttpStatus.BAD_REQUEST, problem.getMessage());
+    }
+
+    @ExceptionHandler(HttpMessageNotReadableException.class)
+    Object badMessage(HttpServletRequest request) {
+        return answer(request, HttpStatus.BAD_REQUEST, "The request could not be understood; nothing was changed.");
+    }
+
+    private static Object answer(HttpServletRequest request, HttpStatus status, String message) {
+        if (request.getHeader("X-Requested-With") != null) {
+            return ResponseEntity.of(ProblemDetail.forStatusAndDetail(status, message))
+                    .build();
+        }
+        return new ModelAndView("error", Map.of("status", status.value(), "message", message), status);
+    }
+}

@@ -1,0 +1,78 @@
+package stillpond.app.project;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Projects, who works on them, and their scenes. */
+@Service
+@Transactional
+public class Projects {
+
+    private final ProjectRepository projects;
+    private final MemberRepository members;
+    private final SceneRepository scenes;
+    private final Clock clock;
+
+    Projects(ProjectRepository projects, MemberRepository members, SceneRepository scenes, Clock clock) {
+        this.projects = projects;
+        this.members = members;
+        this.scenes = scenes;
+        this.clock = clock;
+    }
+
+    /** Starts a project whose first member is its lead. */
+    public UUID start(String title, UUID lead) {
+        StoredProject project = new StoredProject(UUID.randomUUID(), Title.of("project", title), clock.instant());
+        projects.save(project);
+        UUID id = project.asProject().id();
+        members.save(new Member(id, lead, Role.LEAD));
+        return id;
+    }
+
+    public void addMember(UUID project, UUID account, Role role) {
+        members.save(new Member(project, account, role));
+    }
+
+    @Transactional(readOnly = true)
+    public boolean hasMember(UUID project, UUID account) {
+        return members.existsById(new Member.Key(project, account));
+    }
+
+    /** Oldest first. */
+    @Transactional(readOnly = true)
+    public List<Project> ofMember(UUID account) {
+        return projects.findAllOfMember(account).stream()
+                .map(StoredProject::asProject)
+                .toList();
+    }
+
+    /** @throws NoSuchElementException if there is no such project */
+    @Transactional(readOnly = true)
+    public Project get(UUID project) {
+        return projects.findById(project).orElseThrow().asProject();
+    }
+
+    /** Adds a scene behind the others. */
+    public Scene addScene(UUID project, String title) {
+        StoredScene scene =
+                new StoredScene(UUID.randomUUID(), project, Title.of("scene", title), scenes.countByProjectId(project));
+        return scenes.save(scene).asScene();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Scene> scenes(UUID project) {
+        return scenes.findByProjectIdOrderByPosition(project).stream()
+                .map(StoredScene::asScene)
+                .toList();
+    }
+
+    /** @throws NoSuchElementException if the project has no such scene */
+    @Transactional(readOnly = true)
+    public Scene scene(UUID project, UUID scene) {
+        return scenes.findByIdAndProjectId(scene, project).orElseThrow().asScene();
+    }
+}

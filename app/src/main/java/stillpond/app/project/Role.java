@@ -1,0 +1,7 @@
+package stillpond.app.project;
+
+/** What a member is to a project. */
+public enum Role {
+    COLOURIST,
+    LEAD
+}

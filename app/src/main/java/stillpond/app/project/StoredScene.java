@@ -1,0 +1,35 @@
+package stillpond.app.project;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.util.UUID;
+
+@Entity
+@Table(name = "scene")
+class StoredScene {
+
+    @Id
+    private UUID id;
+
+    private UUID projectId;
+    private String title;
+    private int position;
+
+    protected StoredScene() {}
+
+    StoredScene(UUID id, UUID projectId, String title, int position) {
+        this.id = id;
+        this.projectId = projectId;
+        this.title = title;
+        this.position = position;
+    }
+
+    int position() {
+        return position;
+    }
+
+    Scene asScene() {
+        return new Scene(id, projectId, title);
+    }
+}

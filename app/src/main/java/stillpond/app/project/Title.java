@@ -1,0 +1,21 @@
+package stillpond.app.project;
+
+/** The rule for titles that people type. */
+final class Title {
+
+    static final int MAX_LENGTH = 120;
+
+    private Title() {}
+
+    /** @throws IllegalArgumentException for the user to read */
+    static String of(String what, String typed) {
+        String title = typed == null ? "" : typed.strip();
+        if (title.isEmpty()) {
+            throw new IllegalArgumentException("Give the " + what + " a title.");
+        }
+        if (title.length() > MAX_LENGTH) {
+            throw new IllegalArgumentException("A title has up to " + MAX_LENGTH + " characters.");
+        }
+        return title;
+    }
+}

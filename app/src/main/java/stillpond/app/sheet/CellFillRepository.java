@@ -1,0 +1,38 @@
+package stillpond.app.sheet;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.NativeQuery;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
+
+    List<CellFill> findByKeyLayerId(UUID layerId);
+
+    @Query("select f from CellFill f where f.key.layerId = :layer and f.key.cell in :cells")
+    List<CellFill> findInLayer(UUID layer, Collection<Integer> cells);
+
+    /** Lays swatches on cells, {@code swatches[i]} on {@code cells[i]}, over whatever they wore. */
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("""
+            insert into cell_fill (layer_id, cell, swatch_id)
+            select :layer, laid.cell, laid.swatch_id
+            from unnest(cast(:cells as integer[]), cast(:swatches as uuid[])) as laid (cell, swatch_id)
+            on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id""")
+    void lay(UUID layer, Integer[] cells, UUID[] swatches);
+
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("delete from cell_fill where layer_id = :layer and cell = any(cast(:cells as integer[]))")
+    void clear(UUID layer, Integer[] cells);
+
+    @Query("""
+            select new stillpond.app.sheet.Progress(
+                s.id,
+                (select count(f) from CellFill f where f.key.layerId in (select l.id from s.layers l)),
+                (select sum(l.cellCount) from s.layers l))
+            from StoredSheet s where s.projectId = :project""")
+    List<Progress> countFilled(UUID project);
+}

@@ -1,0 +1,16 @@
+package stillpond.app.sheet;
+
+import java.util.UUID;
+
+/** What became of a request. */
+public sealed interface ChangeOutcome {
+
+    /** It stands in the log, now or since an earlier time the same was asked. */
+    record Made(MadeChange change) implements ChangeOutcome {}
+
+    /** There was nothing to change; the log is as it was. */
+    record Unneeded(UUID request) implements ChangeOutcome {}
+
+    /** It was not made; the sheet is as it was. */
+    record Refused(UUID request, String reason) implements ChangeOutcome {}
+}

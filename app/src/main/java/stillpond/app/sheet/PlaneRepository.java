@@ -1,0 +1,12 @@
+package stillpond.app.sheet;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.NativeQuery;
+
+interface PlaneRepository extends JpaRepository<StoredPlane, String> {
+
+    @Modifying
+    @NativeQuery("insert into plane (sha256, content) values (:sha256, :content) on conflict do nothing")
+    void insertIfAbsent(String sha256, byte[] content);
+}

@@ -1,0 +1,192 @@
+package stillpond.app.sheet;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.palette.Palettes;
+import stillpond.app.sheet.StoredChange.Kind;
+import stillpond.app.sheet.StoredChange.Origin;
+import stillpond.core.fill.Change;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.fill.Swap;
+import stillpond.core.fill.UndoLine;
+
+/** Makes changes: each is one row of the sheet's log, written together with the state that it changes. */
+@Service
+@Transactional
+public class SheetChanges {
+
+    private final SheetRepository sheets;
+    private final ChangeRepository changes;
+    private final UndoHeadRepository heads;
+    private final CellFillRepository fills;
+    private final Palettes palettes;
+    private final Clock clock;
+
+    SheetChanges(
+            SheetRepository sheets,
+            ChangeRepository changes,
+            UndoHeadRepository heads,
+            CellFillRepository fills,
+            Palettes palettes,
+            Clock clock) {
+        this.sheets = sheets;
+        this.changes = changes;
+        this.heads = heads;
+        this.fills = fills;
+        this.palettes = palettes;
+        this.clock = clock;
+    }
+
+    /**
+     * Makes one change, or tells why not. Asking again with the same id answers as the first time and changes nothing.
+     *
+     * @throws java.util.NoSuchElementException if there is no such sheet
+     */
+    public ChangeOutcome make(UUID sheetId, UUID author, ChangeRequest request) {
+        StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
+        Optional<StoredChange> earlier = changes.findById(request.id());
+        if (earlier.isPresent()) {
+            return answerAgain(earlier.get(), sheet, author);
+        }
+        if (request instanceof ChangeRequest.Lay lay) {
+            return lay(sheet, author, lay);
+        }
+        if (request instanceof ChangeRequest.Undo undo) {
+            return step(sheet, author, undo.id(), Kind.UNDO, undo.concerns());
+        }
+        ChangeRequest.Redo redo = (ChangeRequest.Redo) request;
+        return step(sheet, author, redo.id(), Kind.REDO, redo.concerns());
+    }
+
+    /** The changes that the author can take back, newest first, and do again, next first; at the most so many of each. */
+    @Transactional(readOnly = true)
+    public UndoableChanges undoable(UUID sheet, UUID author, int most) {
+        UndoLine<UUID> line = line(sheet, author);
+        StoredTree tree = new StoredTree(changes, sheet, author);
+        List<MadeChange> redoable = new ArrayList<>();
+        Optional<UndoLine.Step<UUID>> next = line.redo(tree);
+        while (next.isPresent() && redoable.size() < most) {
+            redoable.add(changes.findById(next.get().change()).orElseThrow().asMade());
+            next = next.get().after().redo(tree);
+        }
+        List<MadeChange> undoable = line.head()
+                .map(head -> changes.findLine(head, most).stream()
+                        .map(StoredChange::asMade)
+                        .toList())
+                .orElse(List.of());
+        return new UndoableChanges(undoable, redoable);
+    }
+
+    private static ChangeOutcome answerAgain(StoredChange earlier, StoredSheet sheet, UUID author) {
+        boolean same =
+                earlier.sheetId().equals(sheet.id()) && earlier.authorId().equals(author);
+        return same
+                ? new ChangeOutcome.Made(earlier.asMade())
+                : new ChangeOutcome.Refused(earlier.getId(), "Another change has this number already.");
+    }
+
+    private ChangeOutcome lay(StoredSheet sheet, UUID author, ChangeRequest.Lay lay) {
+        Optional<String> objection = objectionTo(sheet, lay);
+        if (objection.isPresent()) {
+            return new ChangeOutcome.Refused(lay.id(), objection.get());
+        }
+        Change change = current(lay.layer(), lay.cells()).laying(lay.fill(), lay.cells());
+        if (change.isEmpty()) {
+            return new ChangeOutcome.Unneeded(lay.id());
+        }
+        UndoLine<UUID> line = line(sheet.id(), author);
+        StoredChange stored = StoredChange.fill(lay.id(), line.head(), origin(sheet, lay.layer(), author), change);
+        return keep(stored, change, line.made(lay.id()));
+    }
+
+    private Optional<String> objectionTo(StoredSheet sheet, ChangeRequest.Lay lay) {
+        Optional<Layer> layer = sheet.asSheet().layers().stream()
+                .filter(each -> each.id().equals(lay.layer()))
+                .findFirst();
+        if (layer.isEmpty()) {
+            return Optional.of("This sheet has no such layer any more.");
+        }
+        if (lay.cells().isEmpty()) {
+            return Optional.of("No region was named.");
+        }
+        if (Collections.min(lay.cells()) < 0
+                || Collections.max(lay.cells()) >= layer.get().cellCount()) {
+            return Optional.of("The line art has no such region any more.");
+        }
+        if (lay.fill() instanceof Fill.Flat flat
+                && !palettes.of(sheet.projectId()).has(flat.swatch())) {
+            return Optional.of("This swatch is on none of the project's cards any more.");
+        }
+        return Optional.empty();
+    }
+
+    private ChangeOutcome step(StoredSheet sheet, UUID author, UUID id, Kind kind, UUID concerns) {
+        UndoLine<UUID> line = line(sheet.id(), author);
+        StoredTree tree = new StoredTree(changes, sheet.id(), author);
+        Optional<UndoLine.Step<UUID>> step = kind == Kind.UNDO ? line.undo(tree) : line.redo(tree);
+        if (step.isEmpty() || !step.get().change().equals(concerns)) {
+            return new ChangeOutcome.Refused(
+                    id, "Your changes went on elsewhere since; the sheet is shown as it is now.");
+        }
+        StoredChange concerned = changes.findById(concerns).orElseThrow();
+        Change toTakeBack =
+                kind == Kind.UNDO ? concerned.change() : concerned.change().inverse();
+        List<Integer> cells = toTakeBack.swaps().stream().map(Swap::cell).toList();
+        Change change = current(concerned.layerId(), cells).takingBack(toTakeBack);
+        StoredChange stored = StoredChange.step(id, kind, concerns, origin(sheet, concerned.layerId(), author), change);
+        return keep(stored, change, step.get().after());
+    }
+
+    private UndoLine<UUID> line(UUID sheet, UUID author) {
+        return heads.findById(new UndoHead.Key(sheet, author))
+                .map(UndoHead::line)
+                .orElse(UndoLine.root());
+    }
+
+    private Fills current(UUID layer, List<Integer> cells) {
+        return Fills.of(
+                fills.findInLayer(layer, cells).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
+    }
+
+    private Origin origin(StoredSheet sheet, UUID layer, UUID author) {
+        return new Origin(sheet.id(), layer, author, sheet.nextRevision(), clock.instant());
+    }
+
+    private ChangeOutcome keep(StoredChange stored, Change change, UndoLine<UUID> line) {
+        changes.saveAndFlush(stored);
+        UndoHead.Key key = new UndoHead.Key(stored.sheetId(), stored.authorId());
+        UndoHead head = heads.findById(key).orElseGet(() -> new UndoHead(stored.sheetId(), stored.authorId()));
+        head.moveTo(line);
+        heads.saveAndFlush(head);
+        write(stored.layerId(), change);
+        return new ChangeOutcome.Made(stored.asMade());
+    }
+
+    private void write(UUID layer, Change change) {
+        List<Swap> laid = change.swaps().stream()
+                .filter(swap -> swap.after() instanceof Fill.Flat)
+                .toList();
+        List<Swap> cleared = change.swaps().stream()
+                .filter(swap -> swap.after() instanceof Fill.None)
+                .toList();
+        if (!laid.isEmpty()) {
+            fills.lay(
+                    layer,
+                    laid.stream().map(Swap::cell).toArray(Integer[]::new),
+                    laid.stream()
+                            .map(swap -> ((Fill.Flat) swap.after()).swatch())
+                            .toArray(UUID[]::new));
+        }
+        if (!cleared.isEmpty()) {
+            fills.clear(layer, cleared.stream().map(Swap::cell).toArray(Integer[]::new));
+        }
+    }
+}

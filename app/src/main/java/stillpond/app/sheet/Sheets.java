@@ -1,0 +1,85 @@
+package stillpond.app.sheet;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Scene;
+import stillpond.core.fill.Fills;
+import stillpond.core.format.ImageLimits;
+
+/** The sheets of projects and what they wear now. */
+@Service
+public class Sheets {
+
+    private final SheetRepository sheets;
+    private final CellFillRepository fills;
+    private final Planes planes;
+    private final Projects projects;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    Sheets(
+            SheetRepository sheets,
+            CellFillRepository fills,
+            Planes planes,
+            Projects projects,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.sheets = sheets;
+        this.fills = fills;
+        this.planes = planes;
+        this.projects = projects;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /**
+     * Brings line art in as a new sheet behind the others of its scene. All or nothing: a file that cannot be taken leaves no trace.
+     *
+     * @throws stillpond.core.format.UnreadableFile with a message for the user
+     */
+    public Sheet bring(UUID project, UUID scene, String fileName, byte[] file) {
+        LineArt lineArt = LineArt.analyse(file, ImageLimits.DEFAULT);
+        return transaction.execute(status -> store(projects.scene(project, scene), FileTitle.of(fileName), lineArt));
+    }
+
+    private Sheet store(Scene scene, String title, LineArt lineArt) {
+        StoredSheet sheet =
+                new StoredSheet(scene.project(), scene.id(), title, sheets.countBySceneId(scene.id()), clock.instant());
+        sheet.addLayer(new StoredLayer(0, lineArt.keepIn(planes)));
+        return sheets.save(sheet).asSheet();
+    }
+
+    /** In their order within each scene. */
+    @Transactional(readOnly = true)
+    public List<Sheet> inProject(UUID project) {
+        return sheets.findByProjectIdOrderByPositionAscMadeAtAsc(project).stream()
+                .map(StoredSheet::asSheet)
+                .toList();
+    }
+
+    /** @throws java.util.NoSuchElementException if the project has no such sheet */
+    @Transactional(readOnly = true)
+    public Sheet get(UUID project, UUID sheet) {
+        return sheets.findByIdAndProjectId(sheet, project).orElseThrow().asSheet();
+    }
+
+    @Transactional(readOnly = true)
+    public Fills fills(Layer layer) {
+        return Fills.of(
+                fills.findByKeyLayerId(layer.id()).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
+    }
+
+    /** How far each sheet of a project is, by sheet. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Progress> progress(UUID project) {
+        return fills.countFilled(project).stream().collect(Collectors.toMap(Progress::sheet, Function.identity()));
+    }
+}

@@ -1,0 +1,82 @@
+package stillpond.app.sheet;
+
+import jakarta.persistence.CascadeType;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.OneToMany;
+import jakarta.persistence.OrderBy;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+
+@Entity
+@Table(name = "sheet")
+class StoredSheet {
+
+    @Id
+    private UUID id;
+
+    private UUID projectId;
+    private UUID sceneId;
+    private String title;
+    private int position;
+    private long revision;
+    private Instant madeAt;
+
+    @OneToMany(cascade = CascadeType.ALL, orphanRemoval = true)
+    @JoinColumn(name = "sheet_id", nullable = false, updatable = false)
+    @OrderBy("position")
+    private List<StoredLayer> layers = new ArrayList<>();
+
+    protected StoredSheet() {}
+
+    StoredSheet(UUID projectId, UUID sceneId, String title, int position, Instant madeAt) {
+        this.id = UUID.randomUUID();
+        this.projectId = projectId;
+        this.sceneId = sceneId;
+        this.title = title;
+        this.position = position;
+        this.madeAt = madeAt;
+    }
+
+    void addLayer(StoredLayer layer) {
+        layers.add(layer);
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID projectId() {
+        return projectId;
+    }
+
+    int position() {
+        return position;
+    }
+
+    Instant madeAt() {
+        return madeAt;
+    }
+
+    long nextRevision() {
+        return ++revision;
+    }
+
+    long revision() {
+        return revision;
+    }
+
+    Sheet asSheet() {
+        return new Sheet(
+                id,
+                projectId,
+                sceneId,
+                title,
+                revision,
+                layers.stream().map(StoredLayer::asLayer).toList());
+    }
+}

@@ -1,0 +1,28 @@
+package stillpond.app.shelf;
+
+import java.util.List;
+import java.util.UUID;
+import stillpond.app.sheet.Progress;
+import stillpond.core.palette.Card;
+
+/** A project with its scenes and cards. */
+public record ProjectView(UUID id, String title, List<SceneView> scenes, List<Card> cards) {
+
+    public List<SheetTile> sheets() {
+        return scenes.stream().flatMap(scene -> scene.sheets().stream()).toList();
+    }
+
+    /** The sheets that stand for the project on the shelf. */
+    public List<SheetTile> cover() {
+        return sheets().stream().limit(3).toList();
+    }
+
+    public Progress progress() {
+        return new Progress(
+                id,
+                sheets().stream()
+                        .mapToLong(sheet -> sheet.progress().filledCells())
+                        .sum(),
+                sheets().stream().mapToLong(sheet -> sheet.progress().cells()).sum());
+    }
+}

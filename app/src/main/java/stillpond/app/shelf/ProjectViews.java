@@ -1,0 +1,54 @@
+package stillpond.app.shelf;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import stillpond.app.palette.Palettes;
+import stillpond.app.project.Project;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Scene;
+import stillpond.app.sheet.Progress;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
+
+/** Puts together what the shelf and the project page show. */
+@Service
+public class ProjectViews {
+
+    private final Projects projects;
+    private final Sheets sheets;
+    private final Palettes palettes;
+
+    ProjectViews(Projects projects, Sheets sheets, Palettes palettes) {
+        this.projects = projects;
+        this.sheets = sheets;
+        this.palettes = palettes;
+    }
+
+    List<ProjectView> ofMember(UUID account) {
+        return projects.ofMember(account).stream().map(this::view).toList();
+    }
+
+    public ProjectView get(UUID project) {
+        return view(projects.get(project));
+    }
+
+    private ProjectView view(Project project) {
+        List<Sheet> inProject = sheets.inProject(project.id());
+        Map<UUID, Progress> progress = sheets.progress(project.id());
+        List<SceneView> scenes = projects.scenes(project.id()).stream()
+                .map(scene -> scene(scene, inProject, progress))
+                .toList();
+        return new ProjectView(
+                project.id(), project.title(), scenes, palettes.of(project.id()).cards());
+    }
+
+    private static SceneView scene(Scene scene, List<Sheet> inProject, Map<UUID, Progress> progress) {
+        List<SheetTile> tiles = inProject.stream()
+                .filter(sheet -> sheet.scene().equals(scene.id()))
+                .map(sheet -> new SheetTile(sheet.id(), sheet.title(), sheet.revision(), progress.get(sheet.id())))
+                .toList();
+        return new SceneView(scene.id(), scene.title(), tiles);
+    }
+}

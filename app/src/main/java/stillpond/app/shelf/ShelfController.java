@@ -1,0 +1,60 @@
+package stillpond.app.shelf;
+
+import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import stillpond.app.account.SignedIn;
+import stillpond.app.palette.Palettes;
+import stillpond.app.project.Projects;
+
+@Controller
+class ShelfController {
+
+    private final ProjectViews views;
+    private final Projects projects;
+    private final Palettes palettes;
+
+    ShelfController(ProjectViews views, Projects projects, Palettes palettes) {
+        this.views = views;
+        this.projects = projects;
+        this.palettes = palettes;
+    }
+
+    @GetMapping("/")
+    String shelf(@AuthenticationPrincipal SignedIn person, Model model) {
+        model.addAttribute("projects", views.ofMember(person.id()));
+        return "shelf/shelf";
+    }
+
+    /** Called by the form on the shelf, which shows a refusal in place. */
+    @PostMapping("/projects")
+    Object start(@AuthenticationPrincipal SignedIn person, @RequestParam String title, Model model) {
+        try {
+            UUID project = projects.start(title, person.id());
+            projects.addScene(project, "First scene");
+            palettes.add(project, StarterCard.make());
+            return ResponseEntity.status(HttpStatus.NO_CONTENT)
+                    .header("HX-Redirect", "/projects/" + project)
+                    .header(HttpHeaders.LOCATION, "/projects/" + project)
+                    .build();
+        } catch (IllegalArgumentException refusal) {
+            model.addAttribute("title", title);
+            model.addAttribute("refusal", refusal.getMessage());
+            return "shelf/shelf :: new-project";
+        }
+    }
+
+    @GetMapping("/projects/{project}")
+    String project(@PathVariable UUID project, Model model) {
+        model.addAttribute("project", views.get(project));
+        return "shelf/project";
+    }
+}

@@ -1,0 +1,60 @@
+import { callHeaders, Refusal } from "../shared/http";
+
+export interface Scene {
+  readonly id: string;
+  readonly title: string;
+}
+
+export interface BroughtSheet {
+  readonly address: string;
+  readonly picture: string;
+  readonly title: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly regions: number;
+}
+
+export function startScene(project: string, title: string): Promise<Scene> {
+  const form = new FormData();
+  form.set("title", title);
+  return post<Scene>(`/projects/${project}/scenes`, form, () => {});
+}
+
+/** @param progress called with how much of the file has been sent, 0 to 100 */
+export function bringFile(
+  project: string,
+  scene: string,
+  file: File,
+  progress: (percent: number) => void,
+): Promise<BroughtSheet> {
+  const form = new FormData();
+  form.set("file", file);
+  return post<BroughtSheet>(`/projects/${project}/scenes/${scene}/sheets`, form, progress);
+}
+
+/** fetch does not tell how much has been sent, so this is the older way. */
+function post<T>(path: string, form: FormData, progress: (percent: number) => void): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open("POST", path);
+    for (const [name, value] of Object.entries(callHeaders())) {
+      request.setRequestHeader(name, value);
+    }
+    request.responseType = "json";
+    request.upload.addEventListener("progress", (event) =>
+      progress(Math.floor((100 * event.loaded) / event.total)),
+    );
+    request.addEventListener("error", () =>
+      reject(new Error("The connection broke off; nothing of it was kept.")),
+    );
+    request.addEventListener("load", () => {
+      if (request.status < 400) {
+        resolve(request.response as T);
+      } else {
+        const problem = request.response as { detail?: string } | null;
+        reject(new Refusal(request.status, problem?.detail ?? "The server could not take it."));
+      }
+    });
+    request.send(form);
+  });
+}

@@ -1,0 +1,73 @@
+import alpine from "@alpinejs/csp";
+import { byId } from "../shared/dom";
+import { call, Refusal } from "../shared/http";
+import { registerMenu } from "../shared/menu";
+import { Hand } from "./hand/hand";
+import { KeyInput } from "./hand/keys";
+import { PointerInput } from "./hand/pointer";
+import { Fills } from "./model/fills";
+import { fetchCellMap, fetchCells, fetchInk } from "./model/planes";
+import type { DeskState, LayerState } from "./model/state";
+import { Work } from "./model/work";
+import { Shore } from "./shore/shore";
+import { carrySwatch } from "./view/carried";
+import { SheetView } from "./view/sheet-view";
+import { SmallPicture } from "./view/small-picture";
+import { showDelivery, showGreys, showNotice, showProgress, showSteps, showZoom } from "./view/readouts";
+
+registerMenu(alpine);
+alpine.start();
+
+const desk = byId("desk");
+const path = location.pathname;
+
+async function open(): Promise<void> {
+  const state = await call<DeskState>(`${path}/desk`);
+  const layer = state.layers[0]!;
+  const [map, ink] = await Promise.all([fetchCellMap(layer.cells, layer.cellCount), fetchInk(layer.ink)]);
+  const canvas = byId<HTMLCanvasElement>("sheet");
+  const fills = new Fills(layer.id, layer.cellCount, state.cards);
+  const view = new SheetView(canvas, map, ink, fills);
+  const work = new Work(path, desk.dataset["person"]!, state.sheet, fills);
+  work.start(state);
+
+  const hand = new Hand(map, fills, work, view);
+  const shore = new Shore(hand, fills);
+  const toggleGreys = showGreys(view);
+  const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
+  byId("help").addEventListener("click", showKeys);
+  const keys = new KeyInput(canvas, hand, view, {
+    holdByKey: (key) => shore.holdByKey(key),
+    stepSwatch: (by) => shore.step(by),
+    toggleGreys,
+    showKeys,
+  });
+  new PointerInput(canvas, hand, view, keys.spaceHeld);
+  carrySwatch(byId("carried"), canvas, hand, fills);
+
+  showZoom(view);
+  showProgress(fills);
+  showSteps(work, hand);
+  showDelivery(work.outbox);
+  showNotice(work);
+  hand.said.listen((said) => (byId("said").textContent = said));
+  await openSmallPicture(layer, fills);
+  desk.dataset["ready"] = "true";
+}
+
+async function openSmallPicture(layer: LayerState, fills: Fills): Promise<void> {
+  const [cells, ink] = await Promise.all([
+    fetchCells(layer.smallCells, layer.cellCount),
+    fetchInk(layer.smallInk),
+  ]);
+  new SmallPicture(byId<HTMLCanvasElement>("present-picture"), cells, ink, fills);
+}
+
+open().catch((error: unknown) => {
+  const place = byId("notice");
+  place.textContent =
+    error instanceof Refusal || error instanceof Error
+      ? `The sheet could not be opened. ${error.message} Nothing of it was changed; load the page again.`
+      : "The sheet could not be opened.";
+  place.hidden = false;
+});

@@ -1,0 +1,135 @@
+import { atom } from "nanostores";
+import type { Fills } from "../model/fills";
+import type { CellMap } from "../model/planes";
+import { NO_FILL, type Fill, type MadeChange } from "../model/state";
+import type { Work } from "../model/work";
+import type { Point } from "../view/camera";
+import type { SheetView } from "../view/sheet-view";
+import { towards, type Direction } from "./walk";
+
+/** What the hand holds and points at, and what it does to the sheet; pointer and keys both act through it. */
+export class Hand {
+  /** The fill that a click lays. */
+  readonly present = atom<Fill>(NO_FILL);
+  /** The one held before, a key away. */
+  readonly other = atom<Fill>(NO_FILL);
+  /** The cell pointed at. */
+  readonly cell = atom<number | undefined>(undefined);
+  /** What a screen reader says. */
+  readonly said = atom("");
+
+  private swept: Set<number> | undefined;
+
+  constructor(
+    private readonly map: CellMap,
+    private readonly fills: Fills,
+    private readonly work: Work,
+    private readonly view: SheetView,
+  ) {
+    this.cell.listen((cell) => view.point(cell === undefined ? [] : [cell]));
+  }
+
+  hold(fill: Fill): void {
+    if (fill !== this.present.get()) {
+      this.other.set(this.present.get());
+      this.present.set(fill);
+      this.said.set(this.fills.nameOf(fill));
+    }
+  }
+
+  swap(): void {
+    this.hold(this.other.get());
+  }
+
+  pointAt(screen: Point | undefined): void {
+    this.cell.set(screen && this.view.cellAt(screen));
+  }
+
+  /** Paints the cell at a point at once; all that a sweep passes becomes one change when it ends. */
+  beginSweep(screen: Point): void {
+    this.swept = new Set();
+    this.sweepTo(screen);
+  }
+
+  sweepTo(screen: Point): void {
+    const cell = this.view.cellAt(screen);
+    if (this.swept && cell !== undefined && !this.swept.has(cell)) {
+      this.swept.add(cell);
+      this.view.startRipple(cell, screen);
+      this.work.preview(this.present.get(), cell);
+    }
+  }
+
+  endSweep(): void {
+    if (this.swept) {
+      this.work.endPreview();
+      this.fill([...this.swept]);
+      this.swept = undefined;
+    }
+  }
+
+  /** Gives up the sweep and puts back what it has painted. */
+  cancelSweep(): void {
+    if (this.swept) {
+      this.work.endPreview();
+      this.swept = undefined;
+    }
+  }
+
+  get sweeping(): boolean {
+    return this.swept !== undefined;
+  }
+
+  /** Fills the cell pointed at. */
+  fillHere(): void {
+    const cell = this.cell.get();
+    if (cell !== undefined) {
+      const { deepestX, deepestY } = this.map.cells[cell]!;
+      this.view.startRipple(cell, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
+      this.fill([cell]);
+    }
+  }
+
+  /** Points at the next cell in a direction. */
+  walk(direction: Direction): void {
+    const from = this.cell.get() ?? this.firstInSight();
+    const to = this.cell.get() === undefined ? from : towards(this.map, from, direction);
+    this.cell.set(to);
+    this.view.reveal(to);
+    this.said.set(this.describe(to));
+  }
+
+  undo(): void {
+    this.tell("Undone", this.work.undo());
+  }
+
+  redo(): void {
+    this.tell("Done again", this.work.redo());
+  }
+
+  private fill(cells: number[]): void {
+    const fill = this.present.get();
+    const changed = this.work.lay(fill, cells);
+    const what = changed.length === 1 ? "region" : "regions";
+    if (changed.length > 0) {
+      this.said.set(
+        fill === NO_FILL
+          ? `Cleared ${changed.length} ${what}`
+          : `Filled ${changed.length} ${what} with ${this.fills.nameOf(fill)}`,
+      );
+    }
+  }
+
+  private tell(what: string, change: MadeChange | undefined): void {
+    this.said.set(change ? `${what}: ${change.swaps.length} regions` : "Nothing more");
+  }
+
+  private describe(cell: number): string {
+    const share = (100 * this.map.cells[cell]!.area) / (this.map.plane.width * this.map.plane.height);
+    return `Region ${cell + 1}, ${share < 0.1 ? "tiny" : `${share.toFixed(1)} percent of the sheet`}, ${this.fills.nameOf(this.fills.of(cell))}`;
+  }
+
+  private firstInSight(): number {
+    return this.view.cellAt(this.view.camera.middle) ?? 0;
+  }
+}

@@ -1,0 +1,149 @@
+import type { SheetView } from "../view/sheet-view";
+import type { Hand } from "./hand";
+import type { Direction } from "./walk";
+
+const ZOOM_STEP = 1.25;
+const ARROWS: Record<string, Direction> = {
+  ArrowLeft: "left",
+  ArrowRight: "right",
+  ArrowUp: "up",
+  ArrowDown: "down",
+};
+
+/** What the keys reach besides the hand and the view. */
+export interface KeyTargets {
+  holdByKey(key: string): void;
+  stepSwatch(by: 1 | -1): void;
+  toggleGreys(): void;
+  showKeys(): void;
+}
+
+/** Keys for the whole desk; those that walk over the sheet act only while nothing else has the focus. */
+export class KeyInput {
+  private space = false;
+
+  constructor(
+    private readonly canvas: HTMLCanvasElement,
+    private readonly hand: Hand,
+    private readonly view: SheetView,
+    private readonly targets: KeyTargets,
+  ) {
+    window.addEventListener("keydown", (event) => this.onDown(event));
+    window.addEventListener("keyup", (event) => this.onUp(event));
+    window.addEventListener("blur", () => this.holdSpace(false));
+  }
+
+  readonly spaceHeld = (): boolean => this.space;
+
+  private onDown(event: KeyboardEvent): void {
+    if (isTyping(event.target) || document.querySelector("dialog[open]")) {
+      return;
+    }
+    const handled = event.ctrlKey || event.metaKey ? this.withControl(event) : this.plain(event);
+    if (handled) {
+      event.preventDefault();
+    }
+  }
+
+  private onUp(event: KeyboardEvent): void {
+    if (event.key === " ") {
+      this.holdSpace(false);
+    }
+  }
+
+  private withControl(event: KeyboardEvent): boolean {
+    switch (event.key.toLowerCase()) {
+      case "z":
+        if (event.shiftKey) {
+          this.hand.redo();
+        } else {
+          this.hand.undo();
+        }
+        return true;
+      case "y":
+        this.hand.redo();
+        return true;
+      default:
+        return false;
+    }
+  }
+
+  private plain(event: KeyboardEvent): boolean {
+    if (/^\d$/.test(event.key)) {
+      this.targets.holdByKey(event.key);
+      return true;
+    }
+    if (this.onSheet(event)) {
+      return true;
+    }
+    switch (event.key) {
+      case "+":
+      case "=":
+        this.view.zoomBy(ZOOM_STEP);
+        return true;
+      case "-":
+        this.view.zoomBy(1 / ZOOM_STEP);
+        return true;
+      case "Home":
+        this.view.fit();
+        return true;
+      case "End":
+        this.view.zoomTo(1 / devicePixelRatio);
+        return true;
+      case ".":
+        this.targets.stepSwatch(1);
+        return true;
+      case ",":
+        this.targets.stepSwatch(-1);
+        return true;
+      case "o":
+        this.hand.swap();
+        return true;
+      case "v":
+        this.targets.toggleGreys();
+        return true;
+      case "?":
+        this.targets.showKeys();
+        return true;
+      case "Escape":
+        this.hand.cancelSweep();
+        return true;
+      default:
+        return false;
+    }
+  }
+
+  private onSheet(event: KeyboardEvent): boolean {
+    const focus = document.activeElement;
+    if (focus !== this.canvas && focus !== document.body) {
+      return false;
+    }
+    const direction = ARROWS[event.key];
+    if (direction) {
+      this.hand.walk(direction);
+      return true;
+    }
+    if (event.key === "Enter") {
+      this.hand.fillHere();
+      return true;
+    }
+    if (event.key === " ") {
+      this.holdSpace(true);
+      return true;
+    }
+    return false;
+  }
+
+  private holdSpace(held: boolean): void {
+    this.space = held;
+    this.canvas.classList.toggle("can-pan", held);
+  }
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLInputElement ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement
+  );
+}

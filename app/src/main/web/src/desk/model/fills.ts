@@ -1,0 +1,101 @@
+import { atom } from "nanostores";
+import { NO_FILL, type Card, type Fill, type LayerState, type Swap, type Swatch } from "./state";
+
+/** Red, green, blue and opacity, 0 to 255. */
+export type Rgba = readonly [number, number, number, number];
+
+const CLEAR: Rgba = [0, 0, 0, 0];
+
+/** The fills of one layer as they stand on screen, and the colours that they resolve to. */
+export class Fills {
+  /** How many cells wear a fill. */
+  readonly filled = atom(0);
+
+  private readonly fillOfCell: Fill[];
+  private readonly swatches = new Map<Fill, Swatch>();
+  private readonly colours = new Map<Fill, Rgba>([[NO_FILL, CLEAR]]);
+  private listener: (cell: number) => void = () => {};
+
+  constructor(
+    readonly layer: string,
+    cellCount: number,
+    cards: Card[],
+  ) {
+    this.fillOfCell = new Array<Fill>(cellCount).fill(NO_FILL);
+    for (const swatch of cards.flatMap((card) => card.swatches)) {
+      this.swatches.set(swatch.id, swatch);
+      this.colours.set(swatch.id, parseColour(swatch.colour));
+    }
+  }
+
+  get cellCount(): number {
+    return this.fillOfCell.length;
+  }
+
+  /** Calls back for each cell whose colour changes. */
+  onChange(listener: (cell: number) => void): void {
+    this.listener = listener;
+  }
+
+  /** Takes over what the server knows. */
+  load(state: LayerState): void {
+    const wanted = new Array<Fill>(this.cellCount).fill(NO_FILL);
+    for (const [fill, cells] of Object.entries(state.fills)) {
+      for (const cell of cells) {
+        wanted[cell] = fill;
+      }
+    }
+    wanted.forEach((fill, cell) => this.set(cell, fill));
+  }
+
+  of(cell: number): Fill {
+    return this.fillOfCell[cell] ?? NO_FILL;
+  }
+
+  set(cell: number, fill: Fill): void {
+    const before = this.of(cell);
+    if (before === fill) {
+      return;
+    }
+    this.fillOfCell[cell] = fill;
+    this.filled.set(this.filled.get() + Number(fill !== NO_FILL) - Number(before !== NO_FILL));
+    this.listener(cell);
+  }
+
+  /** What laying a fill on some cells would change. */
+  laying(fill: Fill, cells: Iterable<number>): Swap[] {
+    return [...new Set(cells)]
+      .map((cell) => ({ cell, before: this.of(cell), after: fill }))
+      .filter((swap) => swap.before !== swap.after);
+  }
+
+  /** What taking some swaps back would change; a cell that was changed since is left alone. */
+  takingBack(swaps: Swap[]): Swap[] {
+    return swaps
+      .filter((swap) => this.of(swap.cell) === swap.after)
+      .map((swap) => ({ cell: swap.cell, before: swap.after, after: swap.before }));
+  }
+
+  apply(swaps: Swap[]): void {
+    for (const swap of swaps) {
+      this.set(swap.cell, swap.after);
+    }
+  }
+
+  colourOf(cell: number): Rgba {
+    return this.colours.get(this.of(cell)) ?? CLEAR;
+  }
+
+  colour(fill: Fill): Rgba {
+    return this.colours.get(fill) ?? CLEAR;
+  }
+
+  nameOf(fill: Fill): string {
+    return this.swatches.get(fill)?.name ?? "No fill";
+  }
+}
+
+function parseColour(hex: string): Rgba {
+  const packed = parseInt(hex.slice(1), 16);
+  return [(packed >> 16) & 255, (packed >> 8) & 255, packed & 255, 255];
+}

@@ -1,0 +1,75 @@
+/** What the server sends and takes; the Java side of it is in the package app.desk. */
+
+/** `none`, or the id of a swatch. */
+export type Fill = string;
+
+export const NO_FILL: Fill = "none";
+
+export interface Swatch {
+  readonly id: string;
+  readonly name: string;
+  /** `#rrggbb`, sRGB */
+  readonly colour: string;
+}
+
+export interface Card {
+  readonly id: string;
+  readonly name: string;
+  readonly subject: string;
+  readonly swatches: Swatch[];
+}
+
+export interface LayerState {
+  readonly id: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly cellCount: number;
+  /** Addresses of the planes. */
+  readonly ink: string;
+  readonly cells: string;
+  readonly smallInk: string;
+  readonly smallCells: string;
+  readonly fills: Record<Fill, number[]>;
+}
+
+export interface Swap {
+  readonly cell: number;
+  readonly before: Fill;
+  readonly after: Fill;
+}
+
+/** A change whose effect is known. */
+export interface MadeChange {
+  readonly id: string;
+  readonly layer: string;
+  readonly swaps: Swap[];
+}
+
+export interface DeskState {
+  readonly sheet: string;
+  readonly title: string;
+  readonly layers: LayerState[];
+  readonly cards: Card[];
+  /** Newest first. */
+  readonly undoable: MadeChange[];
+  /** The next one first. */
+  readonly redoable: MadeChange[];
+}
+
+export type ChangeMessage =
+  | {
+      readonly id: string;
+      readonly kind: "lay";
+      readonly layer: string;
+      readonly fill: Fill;
+      readonly cells: number[];
+    }
+  | { readonly id: string; readonly kind: "undo" | "redo"; readonly concerns: string };
+
+export interface ChangeAnswer {
+  readonly id: string;
+  readonly outcome: "made" | "unneeded" | "refused";
+  readonly reason: string | null;
+  readonly layer: string | null;
+  readonly swaps: Swap[];
+}

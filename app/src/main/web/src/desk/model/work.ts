@@ -1,0 +1,153 @@
+import { atom } from "nanostores";
+import { call } from "../../shared/http";
+import type { Fills } from "./fills";
+import { Outbox } from "./outbox";
+import {
+  type ChangeAnswer,
+  type ChangeMessage,
+  type DeskState,
+  type Fill,
+  type MadeChange,
+  type Swap,
+} from "./state";
+
+/** The work on one sheet: changes are painted at once, and the server is told behind the scenes. */
+export class Work {
+  readonly outbox: Outbox;
+  readonly canUndo = atom(false);
+  readonly canRedo = atom(false);
+  /** What the user should know; empty when there is nothing. */
+  readonly notice = atom("");
+
+  private undoable: MadeChange[] = [];
+  private redoable: MadeChange[] = [];
+  private previewed: Swap[] = [];
+
+  constructor(
+    private readonly sheetPath: string,
+    owner: string,
+    sheet: string,
+    private readonly fills: Fills,
+  ) {
+    this.outbox = new Outbox(`${sheetPath}/changes`, owner, sheet, (answer) => this.onAnswer(answer));
+  }
+
+  /** Takes over what the server knows, then paints again what it does not know yet. */
+  start(state: DeskState): void {
+    this.load(state);
+    const leftOver = this.outbox.leftOver();
+    leftOver.forEach((message) => this.paint(message));
+    this.outbox.resume(leftOver);
+  }
+
+  /** Paints one more cell of a sweep that has not ended; {@link endPreview} puts all of them back. */
+  preview(fill: Fill, cell: number): void {
+    const swaps = this.fills.laying(fill, [cell]);
+    this.previewed.push(...swaps);
+    this.fills.apply(swaps);
+  }
+
+  endPreview(): void {
+    this.fills.apply(inverse(this.previewed));
+    this.previewed = [];
+  }
+
+  /** Lays a fill on some cells; returns those that it changed. */
+  lay(fill: Fill, cells: Iterable<number>): number[] {
+    const swaps = this.fills.laying(fill, cells);
+    if (swaps.length > 0) {
+      const changed = swaps.map((swap) => swap.cell);
+      this.make({ id: crypto.randomUUID(), kind: "lay", layer: this.fills.layer, fill, cells: changed });
+    }
+    return swaps.map((swap) => swap.cell);
+  }
+
+  undo(): MadeChange | undefined {
+    const change = this.undoable[0];
+    if (change) {
+      this.make({ id: crypto.randomUUID(), kind: "undo", concerns: change.id });
+    }
+    return change;
+  }
+
+  redo(): MadeChange | undefined {
+    const change = this.redoable[0];
+    if (change) {
+      this.make({ id: crypto.randomUUID(), kind: "redo", concerns: change.id });
+    }
+    return change;
+  }
+
+  private make(message: ChangeMessage): void {
+    this.paint(message);
+    this.outbox.add(message);
+  }
+
+  private paint(message: ChangeMessage): void {
+    if (message.kind === "lay") {
+      const swaps = this.fills.laying(message.fill, message.cells);
+      this.fills.apply(swaps);
+      this.undoable.unshift({ id: message.id, layer: message.layer, swaps });
+      this.redoable = [];
+    } else if (message.kind === "undo") {
+      this.step(this.undoable, this.redoable, message.concerns, (swaps) => swaps);
+    } else {
+      this.step(this.redoable, this.undoable, message.concerns, inverse);
+    }
+    this.canUndo.set(this.undoable.length > 0);
+    this.canRedo.set(this.redoable.length > 0);
+  }
+
+  private step(
+    from: MadeChange[],
+    to: MadeChange[],
+    concerns: string,
+    toTakeBack: (swaps: Swap[]) => Swap[],
+  ): void {
+    if (from[0]?.id !== concerns) {
+      return;
+    }
+    const change = from.shift()!;
+    this.fills.apply(this.fills.takingBack(toTakeBack(change.swaps)));
+    to.unshift(change);
+  }
+
+  private onAnswer(answer: ChangeAnswer): void {
+    if (answer.outcome === "refused") {
+      this.notice.set(answer.reason ?? "The change was not taken.");
+      void this.resync();
+    } else if (answer.outcome === "made") {
+      this.reconcile(answer);
+    } else {
+      this.undoable = this.undoable.filter((change) => change.id !== answer.id);
+      this.canUndo.set(this.undoable.length > 0);
+    }
+  }
+
+  /** Somebody else may have filled the same cells in between: then what the server did counts. */
+  private reconcile(answer: ChangeAnswer): void {
+    if (this.outbox.pending().length === 0) {
+      this.fills.apply(answer.swaps);
+    }
+  }
+
+  private async resync(): Promise<void> {
+    this.load(await call<DeskState>(`${this.sheetPath}/desk`));
+    this.outbox.pending().forEach((message) => this.paint(message));
+  }
+
+  private load(state: DeskState): void {
+    const layer = state.layers.find((each) => each.id === this.fills.layer);
+    if (layer) {
+      this.fills.load(layer);
+    }
+    this.undoable = [...state.undoable];
+    this.redoable = [...state.redoable];
+    this.canUndo.set(this.undoable.length > 0);
+    this.canRedo.set(this.redoable.length > 0);
+  }
+}
+
+function inverse(swaps: Swap[]): Swap[] {
+  return swaps.map((swap) => ({ cell: swap.cell, before: swap.after, after: swap.before }));
+}

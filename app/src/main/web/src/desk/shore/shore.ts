@@ -1,0 +1,65 @@
+import { all, byId } from "../../shared/dom";
+import type { Hand } from "../hand/hand";
+import type { Fills } from "../model/fills";
+import { NO_FILL, type Fill } from "../model/state";
+
+/** The shore: pebbles to take a fill from, and the two held last. */
+export class Shore {
+  private readonly pebbles = all<HTMLButtonElement>(".pebble[data-fill]", byId("shore"));
+
+  constructor(
+    private readonly hand: Hand,
+    private readonly fills: Fills,
+  ) {
+    for (const pebble of this.pebbles) {
+      pebble.addEventListener("click", () => hand.hold(fillOf(pebble)));
+    }
+    byId("swap").addEventListener("click", () => hand.swap());
+    hand.present.subscribe((fill) => this.showPresent(fill));
+    hand.other.subscribe((fill) => this.showHeld(byId("other"), fill));
+    const first = this.pebbles.find((pebble) => fillOf(pebble) !== NO_FILL);
+    if (first) {
+      hand.hold(fillOf(first));
+    }
+  }
+
+  /** Takes the swatch that carries a key. */
+  holdByKey(key: string): void {
+    const pebble = this.pebbles.find((each) => each.dataset["key"] === key);
+    if (pebble) {
+      this.hand.hold(fillOf(pebble));
+    }
+  }
+
+  /** Takes the next swatch along the shore, or the one before; round at the ends. */
+  step(by: 1 | -1): void {
+    const at = this.pebbles.findIndex((pebble) => fillOf(pebble) === this.hand.present.get());
+    const next = this.pebbles[(at + by + this.pebbles.length) % this.pebbles.length];
+    if (next) {
+      this.hand.hold(fillOf(next));
+    }
+  }
+
+  private showPresent(fill: Fill): void {
+    this.showHeld(byId("present"), fill);
+    for (const pebble of this.pebbles) {
+      const held = fillOf(pebble) === fill;
+      pebble.setAttribute("aria-pressed", String(held));
+      if (held) {
+        pebble.scrollIntoView({ block: "nearest", inline: "nearest" });
+      }
+    }
+  }
+
+  private showHeld(place: HTMLElement, fill: Fill): void {
+    const [red, green, blue, opacity] = this.fills.colour(fill);
+    const stone = place.querySelector<HTMLElement>(".stone")!;
+    stone.style.backgroundColor = opacity === 0 ? "" : `rgb(${red} ${green} ${blue})`;
+    stone.classList.toggle("is-none", opacity === 0);
+    place.querySelector(".held-name")!.textContent = this.fills.nameOf(fill);
+  }
+}
+
+function fillOf(pebble: HTMLElement): Fill {
+  return pebble.dataset["fill"] ?? NO_FILL;
+}

@@ -1,0 +1,83 @@
+import { byId } from "../../shared/dom";
+import type { Hand } from "../hand/hand";
+import type { Fills } from "../model/fills";
+import type { Delivery, Outbox } from "../model/outbox";
+import type { Work } from "../model/work";
+import type { SheetView } from "./sheet-view";
+
+const NOTICE_MS = 8000;
+
+export function showZoom(view: SheetView): void {
+  const show = () =>
+    (byId("zoom").textContent = `${Math.round(100 * view.camera.scale * devicePixelRatio)} %`);
+  view.onMove(show);
+  show();
+  byId("zoom-in").addEventListener("click", () => view.zoomBy(1.25));
+  byId("zoom-out").addEventListener("click", () => view.zoomBy(0.8));
+  byId("zoom-fit").addEventListener("click", () => view.fit());
+}
+
+/** How many regions are left, on the sheet and at its picture in the strip. */
+export function showProgress(fills: Fills): void {
+  fills.filled.subscribe((filled) => {
+    const left = fills.cellCount - filled;
+    byId("left").textContent =
+      left === 0 ? "Every region is filled" : `${left} of ${fills.cellCount} regions left`;
+    byId("present-left").textContent = left === 0 ? "" : String(left);
+  });
+}
+
+export function showSteps(work: Work, hand: Hand): void {
+  const undo = byId<HTMLButtonElement>("undo");
+  const redo = byId<HTMLButtonElement>("redo");
+  work.canUndo.subscribe((can) => undo.setAttribute("aria-disabled", String(!can)));
+  work.canRedo.subscribe((can) => redo.setAttribute("aria-disabled", String(!can)));
+  undo.addEventListener("click", () => hand.undo());
+  redo.addEventListener("click", () => hand.redo());
+}
+
+/** The value view; returns what switches it. */
+export function showGreys(view: SheetView): () => void {
+  const button = byId("greys");
+  const toggle = () => {
+    view.look({ greys: !view.looking.greys });
+    button.setAttribute("aria-pressed", String(view.looking.greys));
+  };
+  button.addEventListener("click", toggle);
+  return toggle;
+}
+
+export function showDelivery(outbox: Outbox): void {
+  const place = byId("delivery");
+  const show = () => {
+    place.textContent = deliveryText(outbox.delivery.get(), outbox.waiting.get());
+    place.dataset["state"] = outbox.delivery.get();
+  };
+  outbox.delivery.subscribe(show);
+  outbox.waiting.subscribe(show);
+}
+
+function deliveryText(delivery: Delivery, waiting: number): string {
+  const changes = waiting === 1 ? "1 change" : `${waiting} changes`;
+  switch (delivery) {
+    case "saved":
+      return "Saved";
+    case "saving":
+      return "Saving";
+    case "away":
+      return `Server away, ${changes} kept here`;
+    case "signed out":
+      return `Signed out, ${changes} kept here. Load the page to sign in.`;
+  }
+}
+
+export function showNotice(work: Work): void {
+  const place = byId("notice");
+  let timer: number | undefined;
+  work.notice.listen((text) => {
+    place.textContent = text;
+    place.hidden = text === "";
+    clearTimeout(timer);
+    timer = setTimeout(() => work.notice.set(""), NOTICE_MS);
+  });
+}

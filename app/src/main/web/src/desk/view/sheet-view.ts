@@ -1,0 +1,147 @@
+import type { Fills } from "../model/fills";
+import type { CellMap, InkPlane } from "../model/planes";
+import { Camera, type Point } from "./camera";
+import { Renderer, type Looking, type Ripple } from "./renderer";
+
+const RIPPLE_MS = 180;
+const RIPPLE_PX = 90;
+
+/** The sheet on screen. Draws at the next frame whenever something has changed, and not otherwise. */
+export class SheetView {
+  readonly camera: Camera;
+  readonly looking: Looking = { greys: false, ink: 1, flats: 1 };
+
+  private readonly renderer: Renderer;
+  private readonly calm = matchMedia("(prefers-reduced-motion: reduce)");
+  private asked = false;
+  private fitted = true;
+  private ripple: { cell: number; at: Point; startMs: number } | undefined;
+  private moved: () => void = () => {};
+
+  constructor(
+    private readonly canvas: HTMLCanvasElement,
+    private readonly map: CellMap,
+    ink: InkPlane,
+    fills: Fills,
+  ) {
+    this.camera = new Camera(map.plane);
+    this.renderer = new Renderer(canvas, map.plane, ink, map.cells.length);
+    fills.onChange((cell) => {
+      this.renderer.setColour(cell, fills.colourOf(cell));
+      this.draw();
+    });
+    new ResizeObserver(() => this.resize()).observe(canvas);
+    this.resize();
+  }
+
+  /** Calls back whenever the sheet lies elsewhere on the screen. */
+  onMove(moved: () => void): void {
+    this.moved = moved;
+  }
+
+  /** The cell at a screen position; undefined beside the sheet. */
+  cellAt(screen: Point): number | undefined {
+    const { x, y } = this.camera.toSheet(screen);
+    const { width, height, numbers } = this.map.plane;
+    const inside = x >= 0 && y >= 0 && x < width && y < height;
+    return inside ? numbers[Math.floor(y) * width + Math.floor(x)] : undefined;
+  }
+
+  /** Outlines these cells as the ones pointed at. */
+  point(cells: readonly number[]): void {
+    this.renderer.point(cells);
+    this.draw();
+  }
+
+  startRipple(cell: number, screen: Point): void {
+    if (!this.calm.matches) {
+      this.ripple = { cell, at: this.camera.toSheet(screen), startMs: performance.now() };
+      this.draw();
+    }
+  }
+
+  look(change: Partial<Looking>): void {
+    Object.assign(this.looking, change);
+    this.draw();
+  }
+
+  fit(): void {
+    this.camera.fit();
+    this.afterMove(true);
+  }
+
+  zoomBy(factor: number, at: Point = this.camera.middle): void {
+    this.camera.zoomBy(factor, at);
+    this.afterMove(false);
+  }
+
+  zoomTo(scale: number, at: Point = this.camera.middle): void {
+    this.camera.zoomTo(scale, at);
+    this.afterMove(false);
+  }
+
+  panBy(dx: number, dy: number): void {
+    this.camera.panBy(dx, dy);
+    this.afterMove(false);
+  }
+
+  /** Pans as little as needed to show a cell's deepest point. */
+  reveal(cell: number): void {
+    const { deepestX, deepestY } = this.map.cells[cell]!;
+    this.camera.reveal({ x: deepestX, y: deepestY }, 60);
+    this.afterMove(this.fitted);
+  }
+
+  private afterMove(fitted: boolean): void {
+    this.fitted = fitted;
+    this.moved();
+    this.draw();
+  }
+
+  private resize(): void {
+    const { clientWidth: width, clientHeight: height } = this.canvas;
+    if (width === 0 || height === 0) {
+      return;
+    }
+    this.canvas.width = Math.round(width * devicePixelRatio);
+    this.canvas.height = Math.round(height * devicePixelRatio);
+    this.camera.resize({ width, height });
+    if (this.fitted) {
+      this.camera.fit();
+    }
+    this.moved();
+    this.draw();
+  }
+
+  private draw(): void {
+    if (!this.asked) {
+      this.asked = true;
+      requestAnimationFrame((now) => this.frame(now));
+    }
+  }
+
+  private frame(now: number): void {
+    this.asked = false;
+    this.renderer.draw(this.camera, this.looking, this.rippleAt(now));
+  }
+
+  private rippleAt(now: number): Ripple | undefined {
+    if (!this.ripple) {
+      return undefined;
+    }
+    const part = Math.max(0, now - this.ripple.startMs) / RIPPLE_MS;
+    if (part >= 1) {
+      this.ripple = undefined;
+      return undefined;
+    }
+    this.draw();
+    const { cell, at } = this.ripple;
+    return {
+      cell,
+      x: at.x,
+      y: at.y,
+      radius: (part * RIPPLE_PX) / this.camera.scale,
+      strength: 0.7 * (1 - part),
+    };
+  }
+}

@@ -1,0 +1,6 @@
+import alpine from "@alpinejs/csp";
+import "htmx.org";
+import { registerMenu } from "../shared/menu";
+
+registerMenu(alpine);
+alpine.start();

@@ -1,0 +1,42 @@
+/** A call that the server answered with an error; the message is for the user to read. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+/** The headers that every scripted call carries: who asks, and the token that shows it is our own page. */
+export function callHeaders(): Record<string, string> {
+  const token = meta("csrf-token");
+  return { "X-Requested-With": "desk", ...(token ? { "X-CSRF-TOKEN": token } : {}) };
+}
+
+/** Asks for JSON. Throws a {@link Refusal} for an error answer, and whatever fetch throws when nobody answers. */
+export async function call<T>(path: string, body?: unknown): Promise<T> {
+  const headers = { ...callHeaders(), ...(body === undefined ? {} : { "Content-Type": "application/json" }) };
+  const response = await fetch(path, {
+    method: body === undefined ? "GET" : "POST",
+    headers,
+    body: body === undefined ? null : JSON.stringify(body),
+  });
+  if (!response.ok) {
+    throw new Refusal(response.status, await reason(response));
+  }
+  return (await response.json()) as T;
+}
+
+async function reason(response: Response): Promise<string> {
+  try {
+    const problem = (await response.json()) as { detail?: string };
+    return problem.detail ?? response.statusText;
+  } catch {
+    return response.statusText;
+  }
+}
+
+export function meta(name: string): string {
+  return document.querySelector<HTMLMetaElement>(`meta[name="${name}"]`)?.content ?? "";
+}
