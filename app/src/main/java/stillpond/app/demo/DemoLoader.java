@@ -90,7 +90,7 @@ class DemoLoader implements ApplicationRunner {
             Scene scene = projects.addScene(project, demoScene.title());
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
                 Sheet sheet = sheets.bring(project, scene.id(), demoSheet.title(), read(demoSheet.file()));
-                fill(sheet, colourist, demoSheet.fills(), swatches);
+                fill(sheet, lead, demoSheet.fills(), swatches);
             }
         }
     }

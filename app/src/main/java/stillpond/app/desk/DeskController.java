@@ -10,9 +10,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.palette.Card;
 import stillpond.app.shelf.ProjectView;
 import stillpond.app.shelf.ProjectViews;
+import stillpond.core.palette.Card;
 
 /** The page itself; everything on the sheet comes through {@link DeskCalls}. */
 @Controller

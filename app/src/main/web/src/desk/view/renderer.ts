@@ -1,4 +1,4 @@
-import type { CellPlane, InkPlane } from "../model/planes";
+import { strokeWidth, type CellPlane, type InkPlane } from "../model/planes";
 import type { Rgba } from "../model/fills";
 import type { Camera } from "./camera";
 import { FRAGMENT, VERTEX } from "./shaders";
@@ -36,7 +36,7 @@ const TABLE_WIDTH = 1024;
 const MAX_TILE_PX = 4096;
 const UNIFORMS = [
   ...["tile", "placing", "viewport", "cells", "ink", "colours", "marks"],
-  ...["ripple", "rippleCell", "greys", "inkShown", "flatsShown"],
+  ...["ripple", "rippleCell", "greys", "inkShown", "flatsShown", "strokePx"],
 ] as const;
 
 /** Draws a layer with WebGL2: cell numbers and ink as textures, colours looked up in a small table. */
@@ -76,6 +76,7 @@ export class Renderer {
     this.markTable = nearestTexture(gl);
     gl.texStorage2D(gl.TEXTURE_2D, 1, gl.R8UI, TABLE_WIDTH, rows);
     this.tiles = makeTiles(gl, cells, ink);
+    gl.uniform1f(this.uniforms.strokePx, strokeWidth(ink));
   }
 
   setColour(cell: number, colour: Rgba): void {

@@ -21,6 +21,7 @@ uniform sampler2D colours;  // colour and opacity by cell
 uniform usampler2D marks;   // by cell: 1 pointed at
 uniform vec4 tile;
 uniform vec3 placing;
+uniform float strokePx;     // width of a stroke, in sheet pixels
 uniform vec4 ripple;        // x, y, radius in sheet pixels; strength
 uniform int rippleCell;
 uniform float greys;        // 1: show values only
@@ -54,14 +55,20 @@ bool pointedAt(vec2 p) {
   return texelFetch(marks, entry(cellAt(p)), 0).r != 0u;
 }
 
-// How near the visible border of the marked cells is: 0 farther than all rings, else the number of the nearest ring that meets it.
+// Whether the marked cells end in a direction: at other paper, or at ink with another cell behind it. Ink that they run around on
+// both sides, such as a wrinkle, is no end.
+bool endsAt(vec2 p, vec2 direction, float distancePx) {
+  vec2 q = p + direction * distancePx;
+  return !pointedAt(q) || (inkAt(q) > 0.5 && !pointedAt(q + direction * strokePx));
+}
+
+// The nearest ring around the border of the marked cells that reaches this far; 0 if none does.
 int ringAt(vec2 p, float sheetPx) {
-  float radii[4] = float[4](1.4, 2.8, 6.4, 7.6);
+  float radii[4] = float[4](1.4, 2.8, 6.2, 7.6);
   for (int ring = 0; ring < 4; ring++) {
     for (int step = 0; step < 12; step++) {
       float angle = float(step) * 0.5235988;
-      vec2 q = p + vec2(cos(angle), sin(angle)) * radii[ring] * sheetPx;
-      if (!pointedAt(q) || inkAt(q) > 0.5) return ring + 1;
+      if (endsAt(p, vec2(cos(angle), sin(angle)), radii[ring] * sheetPx)) return ring + 1;
     }
   }
   return 0;

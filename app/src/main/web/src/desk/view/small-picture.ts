@@ -3,20 +3,23 @@ import type { CellPlane, InkPlane } from "../model/planes";
 
 /** The present sheet's small picture in the strip, painted again as it is filled. */
 export class SmallPicture {
-  private readonly context: CanvasRenderingContext2D;
+  private readonly full: CanvasRenderingContext2D;
   private readonly image: ImageData;
   private asked = false;
 
   constructor(
-    canvas: HTMLCanvasElement,
+    private readonly canvas: HTMLCanvasElement,
     private readonly cells: CellPlane,
     private readonly ink: InkPlane,
     private readonly fills: Fills,
   ) {
-    canvas.width = cells.width;
-    canvas.height = cells.height;
-    this.context = canvas.getContext("2d")!;
-    this.image = this.context.createImageData(cells.width, cells.height);
+    const full = document.createElement("canvas");
+    full.width = cells.width;
+    full.height = cells.height;
+    this.full = full.getContext("2d")!;
+    this.image = this.full.createImageData(cells.width, cells.height);
+    canvas.width = Math.round(canvas.clientWidth * devicePixelRatio);
+    canvas.height = Math.round((canvas.width * cells.height) / cells.width);
     fills.filled.listen(() => this.paintSoon());
     this.paintSoon();
   }
@@ -42,6 +45,9 @@ export class SmallPicture {
       data[4 * i + 2] = (paper ? 255 : colour[2]) * light;
       data[4 * i + 3] = 255;
     }
-    this.context.putImageData(this.image, 0, 0);
+    this.full.putImageData(this.image, 0, 0);
+    const strip = this.canvas.getContext("2d")!;
+    strip.imageSmoothingQuality = "high";
+    strip.drawImage(this.full.canvas, 0, 0, this.canvas.width, this.canvas.height);
   }
 }

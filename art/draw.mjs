@@ -1,0 +1,19 @@
+// Writes the demo's drawings and its book: node art/draw.mjs
+import { mkdirSync, writeFileSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { cards, scenes, title } from "./book.mjs";
+import * as sheets from "./sheets.mjs";
+
+const target = join(dirname(fileURLToPath(import.meta.url)), "../app/src/main/resources/demo");
+mkdirSync(target, { recursive: true });
+
+function sheet([sheetTitle, name]) {
+  const pen = sheets[name]();
+  const file = `${name}.svg`;
+  writeFileSync(join(target, file), pen.svg());
+  return { title: sheetTitle, file, fills: [...pen.laid].map(([swatch, points]) => ({ swatch, points })) };
+}
+
+const book = { title, cards, scenes: scenes.map((scene) => ({ title: scene.title, sheets: scene.sheets.map(sheet) })) };
+writeFileSync(join(target, "book.json"), JSON.stringify(book, null, 1) + "\n");

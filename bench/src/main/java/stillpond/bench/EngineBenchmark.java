@@ -1,0 +1,73 @@
+package stillpond.bench;
+
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import stillpond.core.cell.CellMap;
+import stillpond.core.format.ImageLimits;
+import stillpond.core.format.LineArtReader;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.ink.InkFinder;
+import stillpond.core.ink.InkPlane;
+import stillpond.core.ink.Picture;
+
+/** What happens to line art between its arrival and the desk, step by step. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(value = 1, jvmArgs = "-Xmx4g")
+@Warmup(iterations = 2, time = 3)
+@Measurement(iterations = 4, time = 3)
+public class EngineBenchmark {
+
+    @Param({"4", "35"})
+    public int megapixels;
+
+    private byte[] file;
+    private Picture picture;
+    private InkPlane ink;
+    private CellMap map;
+
+    @Setup(Level.Trial)
+    public void makePage() {
+        file = MadePage.png(megapixels);
+        picture = new LineArtReader(ImageLimits.DEFAULT).read(file);
+        ink = InkFinder.find(picture);
+        map = CellMap.of(ink);
+    }
+
+    @Benchmark
+    public Picture decode() {
+        return new LineArtReader(ImageLimits.DEFAULT).read(file);
+    }
+
+    @Benchmark
+    public InkPlane ink() {
+        return InkFinder.find(picture);
+    }
+
+    @Benchmark
+    public CellMap cells() {
+        return CellMap.of(ink);
+    }
+
+    @Benchmark
+    public byte[] encodeCells() {
+        return PlaneCodec.encode(map);
+    }
+
+    @Benchmark
+    public byte[] encodeInk() {
+        return PlaneCodec.encode(ink);
+    }
+}
