@@ -28,11 +28,11 @@ export function juniper(pen, at, pose = {}) {
 
 function lay(pen, look, stilts, arm) {
   pen.lay("Juniper/Coat", [-22, -70], [30, -70], [50, -10], [-30, -10], [84, -70]);
-  pen.lay("Juniper/Lining", [-30, 27], [30, 30]);
+  pen.lay("Juniper/Lining", [-30, 27]);
   pen.lay("Juniper/Scarf", [-30, -148], [0, -120], [32, -122], [100, -130]);
   pen.lay("Juniper/Skin", [look * 11, -170], [55 + look * 5, -200]);
   pen.lay("Juniper/Hair", [look * 5 - 10, -262], [30 + look * 5, -278], [look * 5 - 54, -185]);
-  pen.lay("Juniper/Trousers", ...(stilts ? [[36, 40], [-34, 40]] : [[26, 50], [-24, 50]]));
+  pen.lay("Juniper/Trousers", ...(stilts ? [[44, 60], [-40, 60]] : [[26, 50], [-24, 50]]));
   pen.lay("Juniper/Boots", ...(stilts ? [[60, 135], [-58, 136], [78, 170], [-38, 172]] : [[26, 110], [-24, 110]]));
   pen.lay("Post/Satchel", [-92, 22], [-110, -12]);
   pen.lay("Post/Brass", [-1, -66], [-1, -28]);

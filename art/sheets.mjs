@@ -32,7 +32,7 @@ export function crossing() {
   pen.lay("Saltmarsh/Sun", [1180, 150]);
   pen.lay("Saltmarsh/Cloud", [300, 180], [560, 146], [576, 144]);
   pen.lay("Saltmarsh/Sea", [150, 560], [900, 500], [1400, 560], [1180, 540], [250, 660], [1240, 715], [650, 985]);
-  pen.lay("Saltmarsh/Sand", [90, 690], [1050, 690], [1000, 800]);
+  pen.lay("Saltmarsh/Sand", [90, 690], [1050, 690], [1000, 800], [640, 680], [640, 860]);
   pen.lay("Saltmarsh/Reed", [150, 820], [1390, 830], [110, 830], [1430, 840]);
   juniper(pen, { x: 640, y: 500, scale: 1.12 }, { stride: 190, look: 1 });
   return pen;

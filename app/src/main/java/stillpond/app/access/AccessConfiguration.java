@@ -6,9 +6,12 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.security.web.authentication.DelegatingAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
@@ -44,14 +47,20 @@ class AccessConfiguration {
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/"))
                 .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
-                .exceptionHandling(handling -> handling.defaultAuthenticationEntryPointFor(
-                                new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED), SCRIPTED)
-                        .accessDeniedHandler(notFoundForStrangers()))
+                .exceptionHandling(handling ->
+                        handling.authenticationEntryPoint(signInOrStatus()).accessDeniedHandler(notFoundForStrangers()))
                 .headers(headers -> headers.contentSecurityPolicy(
                                 policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
                         .cacheControl(cache -> cache.disable()))
                 .csrf(Customizer.withDefaults())
+                .build();
+    }
+
+    private static AuthenticationEntryPoint signInOrStatus() {
+        return DelegatingAuthenticationEntryPoint.builder()
+                .addEntryPointFor(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED), SCRIPTED)
+                .defaultEntryPoint(new LoginUrlAuthenticationEntryPoint("/sign-in"))
                 .build();
     }
 

@@ -55,20 +55,15 @@ bool pointedAt(vec2 p) {
   return texelFetch(marks, entry(cellAt(p)), 0).r != 0u;
 }
 
-// Whether the marked cells end in a direction: at other paper, or at ink with another cell behind it. Ink that they run around on
-// both sides, such as a wrinkle, is no end.
-bool endsAt(vec2 p, vec2 direction, float distancePx) {
-  vec2 q = p + direction * distancePx;
-  return !pointedAt(q) || (inkAt(q) > 0.5 && !pointedAt(q + direction * strokePx));
-}
-
-// The nearest ring around the border of the marked cells that reaches this far; 0 if none does.
+// The nearest ring inside the border of the marked cells that reaches this far; 0 if none does. Cells meet in the middle of the ink,
+// so the rings start half a stroke further in. Ink that the cells run around on both sides, such as a wrinkle, has no ring.
 int ringAt(vec2 p, float sheetPx) {
   float radii[4] = float[4](1.4, 2.8, 6.2, 7.6);
   for (int ring = 0; ring < 4; ring++) {
-    for (int step = 0; step < 12; step++) {
-      float angle = float(step) * 0.5235988;
-      if (endsAt(p, vec2(cos(angle), sin(angle)), radii[ring] * sheetPx)) return ring + 1;
+    float radius = radii[ring] * sheetPx + 0.6 * strokePx;
+    for (int step = 0; step < 16; step++) {
+      float angle = float(step) * 0.3926991;
+      if (!pointedAt(p + vec2(cos(angle), sin(angle)) * radius)) return ring + 1;
     }
   }
   return 0;

@@ -94,6 +94,9 @@ export class SheetView {
 
   private afterMove(fitted: boolean): void {
     this.fitted = fitted;
+    // Where the sheet lies, for whoever drives the desk from outside.
+    const { scale, x, y } = this.camera;
+    this.canvas.dataset["view"] = JSON.stringify({ scale, x, y });
     this.moved();
     this.draw();
   }
@@ -109,8 +112,7 @@ export class SheetView {
     if (this.fitted) {
       this.camera.fit();
     }
-    this.moved();
-    this.draw();
+    this.afterMove(this.fitted);
   }
 
   private draw(): void {

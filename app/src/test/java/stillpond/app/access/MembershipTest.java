@@ -1,0 +1,99 @@
+package stillpond.app.access;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Visitor;
+import stillpond.app.support.Work;
+
+class MembershipTest {
+
+    private final TestPond pond = TestPond.shared();
+    private final Work work = Work.begin(pond);
+    private final Sheet sheet = work.bring(Drawings.threeBoxes());
+
+    /** Every address below a project, also those that will be added later. */
+    @Test
+    void toAStrangerNothingInAProjectExists() {
+        Work stranger = Work.begin(pond);
+        Visitor visitor = Visitor.signedIn(pond, stranger.person());
+        RequestMappingHandlerMapping mappings =
+                pond.bean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
+        List<RequestMappingInfo> inProjects = mappings.getHandlerMethods().keySet().stream()
+                .filter(mapping -> mapping.getPatternValues().stream().anyMatch(p -> p.contains("{project}")))
+                .toList();
+        assertThat(inProjects).hasSizeGreaterThan(8);
+        for (RequestMappingInfo mapping : inProjects) {
+            String path = pathOf(mapping);
+            int status = mapping.getMethodsCondition().getMethods().toString().contains("POST")
+                    ? visitor.post(path, "[]").statusCode()
+                    : visitor.get(path).statusCode();
+            assertThat(status).as(path).isEqualTo(404);
+        }
+    }
+
+    @Test
+    void aMemberOfOneProjectCannotReachASheetThroughAnother() {
+        Work other = Work.begin(pond);
+        Visitor visitor = Visitor.signedIn(pond, other.person());
+        String smuggled = "/projects/" + other.project() + "/sheets/" + sheet.id();
+        assertThat(visitor.get(smuggled + "/desk").statusCode()).isEqualTo(404);
+        assertThat(visitor.get(smuggled + "/small.png").statusCode()).isEqualTo(404);
+        assertThat(visitor.post(smuggled + "/changes", "[]").statusCode()).isEqualTo(404);
+        Sheet own = other.bring(Drawings.svg("<rect x='9' y='9' width='90' height='90'/>"));
+        String plane = other.address(own) + "/planes/" + sheet.frontLayer().ink();
+        assertThat(visitor.get(plane).statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aMemberGetsIn() {
+        Visitor visitor = Visitor.signedIn(pond, work.person());
+        assertThat(visitor.get(work.address(sheet) + "/desk").statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void nobodySignedInIsSentToSignInAndScriptsAreTold() {
+        Visitor visitor = Visitor.anonymous(pond);
+        assertThat(visitor.get(work.address(sheet))
+                        .headers()
+                        .firstValue("Location")
+                        .orElse(""))
+                .endsWith("/sign-in");
+        assertThat(visitor.post(work.address(sheet) + "/changes", "[]").statusCode())
+                .isIn(401, 403);
+        assertThat(visitor.get("/").statusCode()).isEqualTo(302);
+    }
+
+    @Test
+    void theDemosWayInIsClosedWithoutTheDemo() {
+        Visitor visitor = Visitor.signedIn(pond, work.person());
+        assertThat(visitor.post("/demo/sign-in?who=lead", "").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void everyAnswerCarriesTheStrictPolicy() {
+        String policy = Visitor.anonymous(pond)
+                .get("/sign-in")
+                .headers()
+                .firstValue("Content-Security-Policy")
+                .orElse("");
+        assertThat(policy).contains("default-src 'none'", "script-src 'self'").doesNotContain("unsafe");
+    }
+
+    private String pathOf(RequestMappingInfo mapping) {
+        return mapping.getPatternValues()
+                .iterator()
+                .next()
+                .replace("{project}", work.project().toString())
+                .replace("{sheet}", sheet.id().toString())
+                .replace("{scene}", work.scene().toString())
+                .replaceAll("\\{\\w+}", UUID.randomUUID().toString());
+    }
+}

@@ -1,0 +1,103 @@
+package stillpond.app.bring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.zip.CRC32;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Visitor;
+import stillpond.app.support.Work;
+
+/** What cannot be taken is refused as a whole, with a message to act on, and leaves nothing behind. */
+class BadFilesTest {
+
+    private final TestPond pond = TestPond.shared();
+    private final Work work = Work.begin(pond);
+    private final Visitor visitor = Visitor.signedIn(pond, work.person());
+
+    @Test
+    void notAPicture() {
+        assertRefused("letter.png", "Dear Bram,".getBytes(StandardCharsets.UTF_8), "PNG or SVG");
+    }
+
+    @Test
+    void empty() {
+        assertRefused("nothing.png", new byte[0], "empty");
+    }
+
+    @Test
+    void truncated() throws IOException {
+        byte[] whole = png(page(400, 300, Color.WHITE));
+        assertRefused("cut.png", Arrays.copyOf(whole, whole.length - 60), "damaged or cut off");
+    }
+
+    @Test
+    void declaresSixtyThousandSquared() throws IOException {
+        byte[] file = png(page(1, 1, Color.WHITE));
+        ByteBuffer header = ByteBuffer.wrap(file).putInt(16, 60_000).putInt(20, 60_000);
+        CRC32 checksum = new CRC32();
+        checksum.update(file, 12, 17);
+        header.putInt(29, (int) checksum.getValue());
+        assertRefused("bomb.png", file, "60000 x 60000");
+    }
+
+    @Test
+    void svgWithAScript() {
+        assertRefused("script.svg", Drawings.svg("<script>fetch('/')</script>"), "script");
+    }
+
+    @Test
+    void svgThatReachesOutside() {
+        assertRefused("outside.svg", Drawings.svg("<use href='http://127.0.0.1:9/a.svg#b'/>"), "outside itself");
+    }
+
+    @Test
+    void svgWithAnEntityBomb() {
+        String bomb = "<!DOCTYPE svg [<!ENTITY a 'tide'><!ENTITY b '&a;&a;&a;&a;&a;&a;&a;&a;'>]>"
+                + "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><text>&b;&b;</text></svg>";
+        assertRefused("entities.svg", bomb.getBytes(StandardCharsets.UTF_8), "entities");
+    }
+
+    @Test
+    void emptyPageAndPageAllInk() throws IOException {
+        assertRefused("white.png", png(page(60, 40, Color.WHITE)), "no ink");
+        assertRefused("black.png", png(page(60, 40, Color.BLACK)), "all ink");
+    }
+
+    private void assertRefused(String name, byte[] file, String reason) {
+        long planes = pond.count("plane");
+        long sheets = pond.count("sheet");
+        HttpResponse<String> answer =
+                visitor.upload("/projects/" + work.project() + "/scenes/" + work.scene() + "/sheets", name, file);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains(reason);
+        assertThat(pond.count("plane")).isEqualTo(planes);
+        assertThat(pond.count("sheet")).isEqualTo(sheets);
+    }
+
+    private static BufferedImage page(int width, int height, Color colour) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        Graphics2D pen = image.createGraphics();
+        pen.setColor(colour);
+        pen.fillRect(0, 0, width, height);
+        pen.dispose();
+        return image;
+    }
+
+    private static byte[] png(BufferedImage image) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", out);
+        return out.toByteArray();
+    }
+}

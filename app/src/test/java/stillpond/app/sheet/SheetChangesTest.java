@@ -1,0 +1,191 @@
+package stillpond.app.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Role;
+import stillpond.app.sheet.ChangeOutcome.Made;
+import stillpond.app.sheet.ChangeOutcome.Refused;
+import stillpond.app.sheet.ChangeOutcome.Unneeded;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+import stillpond.core.fill.Fill;
+
+class SheetChangesTest {
+
+    private final TestPond pond = TestPond.shared();
+    private final SheetChanges changes = pond.bean(SheetChanges.class);
+    private Work work;
+    private Sheet sheet;
+    private UUID layer;
+    private Fill coat;
+    private Fill scarf;
+
+    @BeforeEach
+    void bringInThreeBoxes() {
+        work = Work.begin(pond);
+        sheet = work.bring(Drawings.threeBoxes());
+        layer = sheet.frontLayer().id();
+        coat = Fill.flat(work.coat().id());
+        scarf = Fill.flat(work.scarf().id());
+    }
+
+    @Test
+    void whatIsLaidIsThereAndInTheLog() {
+        Made made = (Made) lay(work.account(), coat, 1, 2);
+        assertThat(made.change().revision()).isEqualTo(1);
+        assertThat(worn(0)).isEqualTo(Fill.NONE);
+        assertThat(worn(1)).isEqualTo(coat);
+        assertThat(worn(2)).isEqualTo(coat);
+        lay(work.account(), Fill.NONE, 1);
+        assertThat(worn(1)).isEqualTo(Fill.NONE);
+        assertThat(logged()).isEqualTo(2);
+    }
+
+    @Test
+    void askingTwiceChangesNothingTwice() {
+        ChangeRequest request = new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(1));
+        ChangeOutcome first = make(work.account(), request);
+        lay(work.account(), scarf, 1);
+        assertThat(make(work.account(), request)).isEqualTo(first);
+        assertThat(worn(1)).isEqualTo(scarf);
+        assertThat(logged()).isEqualTo(2);
+    }
+
+    @Test
+    void layingWhatIsThereAlreadyIsNoStepToUndo() {
+        lay(work.account(), coat, 1);
+        assertThat(lay(work.account(), coat, 1)).isInstanceOf(Unneeded.class);
+        assertThat(changes.undoable(sheet.id(), work.account(), 10).undoable()).hasSize(1);
+    }
+
+    @Test
+    void undoAndRedoGoBackAndForth() {
+        lay(work.account(), coat, 1);
+        lay(work.account(), scarf, 1);
+        undo(work.account());
+        assertThat(worn(1)).isEqualTo(coat);
+        undo(work.account());
+        assertThat(worn(1)).isEqualTo(Fill.NONE);
+        redo(work.account());
+        redo(work.account());
+        assertThat(worn(1)).isEqualTo(scarf);
+        assertThat(changes.undoable(sheet.id(), work.account(), 10).redoable()).isEmpty();
+    }
+
+    @Test
+    void eachPersonUndoesTheirOwnAndLeavesTheOthersAlone() {
+        UUID other = pond.openAccount("o" + UUID.randomUUID());
+        pond.bean(Projects.class).addMember(work.project(), other, Role.COLOURIST);
+        lay(work.account(), coat, 1, 2);
+        lay(other, scarf, 2);
+        undo(work.account());
+        assertThat(worn(1)).isEqualTo(Fill.NONE);
+        assertThat(worn(2)).isEqualTo(scarf);
+        undo(other);
+        assertThat(worn(2)).isEqualTo(coat);
+    }
+
+    @Test
+    void undoOfAnythingButTheLatestIsRefused() {
+        Made first = (Made) lay(work.account(), coat, 1);
+        lay(work.account(), scarf, 2);
+        ChangeOutcome outcome = make(
+                work.account(),
+                new ChangeRequest.Undo(UUID.randomUUID(), first.change().id()));
+        assertThat(outcome).isInstanceOf(Refused.class);
+        assertThat(worn(1)).isEqualTo(coat);
+    }
+
+    @Test
+    void whatDoesNotExistIsRefusedWithTheReason() {
+        assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(99)), "no such region");
+        assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(-1)), "no such region");
+        assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), UUID.randomUUID(), coat, List.of(1)), "no such layer");
+        Fill stranger = Fill.flat(Work.begin(pond).coat().id());
+        assertRefused(
+                new ChangeRequest.Lay(UUID.randomUUID(), layer, stranger, List.of(1)), "none of the project's cards");
+        assertThat(logged()).isZero();
+    }
+
+    @Test
+    void manyHandsAtOnceLoseAndDoubleNothing() throws Exception {
+        int hands = 6;
+        int changesEach = 25;
+        ExecutorService threads = Executors.newFixedThreadPool(hands);
+        List<Future<Integer>> made = new ArrayList<>();
+        for (int hand = 0; hand < hands; hand++) {
+            UUID person = pond.openAccount("h" + UUID.randomUUID());
+            made.add(threads.submit(() -> fillInTurn(person, changesEach)));
+        }
+        int total = 0;
+        for (Future<Integer> each : made) {
+            total += each.get();
+        }
+        threads.shutdown();
+        assertThat(logged()).isEqualTo(total);
+        assertThat(pond.bean(Sheets.class).get(work.project(), sheet.id()).revision())
+                .isEqualTo(total);
+    }
+
+    /** Every change is sent twice, as a desk does that has not heard the answer. */
+    private int fillInTurn(UUID person, int count) {
+        int made = 0;
+        for (int i = 0; i < count; i++) {
+            Fill fill = i % 2 == 0 ? coat : scarf;
+            ChangeRequest request = new ChangeRequest.Lay(UUID.randomUUID(), layer, fill, List.of(i % 4));
+            boolean first = make(person, request) instanceof Made;
+            boolean again = make(person, request) instanceof Made;
+            made += first || again ? 1 : 0;
+        }
+        return made;
+    }
+
+    private void assertRefused(ChangeRequest request, String reason) {
+        assertThat(make(work.account(), request))
+                .isInstanceOfSatisfying(
+                        Refused.class, refused -> assertThat(refused.reason()).contains(reason));
+    }
+
+    private ChangeOutcome lay(UUID author, Fill fill, Integer... cells) {
+        return make(author, new ChangeRequest.Lay(UUID.randomUUID(), layer, fill, List.of(cells)));
+    }
+
+    private void undo(UUID author) {
+        UUID latest = changes.undoable(sheet.id(), author, 1).undoable().get(0).id();
+        assertThat(make(author, new ChangeRequest.Undo(UUID.randomUUID(), latest)))
+                .isInstanceOf(Made.class);
+    }
+
+    private void redo(UUID author) {
+        UUID next = changes.undoable(sheet.id(), author, 1).redoable().get(0).id();
+        assertThat(make(author, new ChangeRequest.Redo(UUID.randomUUID(), next)))
+                .isInstanceOf(Made.class);
+    }
+
+    private ChangeOutcome make(UUID author, ChangeRequest request) {
+        return changes.make(sheet.id(), author, request);
+    }
+
+    private Fill worn(int cell) {
+        return pond.bean(Sheets.class).fills(sheet.frontLayer()).of(cell);
+    }
+
+    private long logged() {
+        return pond.bean(JdbcClient.class)
+                .sql("select count(*) from change where sheet_id = ?")
+                .param(sheet.id())
+                .query(Long.class)
+                .single();
+    }
+}

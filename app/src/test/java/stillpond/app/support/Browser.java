@@ -1,0 +1,58 @@
+package stillpond.app.support;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType.LaunchOptions;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CopyOnWriteArrayList;
+
+/** Debian's Chromium without a window, and what the pages complained of while it was open. */
+public final class Browser implements AutoCloseable {
+
+    private static final List<String> FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--use-angle=swiftshader",
+            "--enable-unsafe-swiftshader");
+
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final com.microsoft.playwright.Browser chromium = playwright
+            .chromium()
+            .launch(new LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(FLAGS));
+    private final BrowserContext context =
+            chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1280, 800));
+    private final List<String> complaints = new CopyOnWriteArrayList<>();
+
+    public Page newPage() {
+        Page page = context.newPage();
+        page.onConsoleMessage(message -> {
+            // An answer such as "not taken" is part of the work, not a fault of the page.
+            if (message.type().equals("error") && !message.text().contains("the server responded with a status of 4")) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        return page;
+    }
+
+    /** Errors of scripts, and whatever the content security policy has stopped. */
+    public List<String> complaints() {
+        return complaints;
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+    }
+}

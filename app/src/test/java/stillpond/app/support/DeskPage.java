@@ -1,0 +1,104 @@
+package stillpond.app.support;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.Map;
+import javax.imageio.ImageIO;
+
+/** The desk, used as a person uses it. Places on the sheet are given in its pixels. */
+public record DeskPage(Page page) {
+
+    public record At(double x, double y) {}
+
+    public DeskPage waitUntilOpen() {
+        page.waitForSelector("#desk[data-ready=true]");
+        return this;
+    }
+
+    public void take(String swatch) {
+        page.locator(".pebble")
+                .filter(new Locator.FilterOptions().setHasText(swatch))
+                .first()
+                .click();
+    }
+
+    public void click(double x, double y) {
+        At at = onScreen(x, y);
+        page.mouse().click(at.x(), at.y());
+    }
+
+    /** Presses at the first place, passes the others in a straight line each, and lets go at the last. */
+    public void sweep(At... places) {
+        At first = onScreen(places[0].x(), places[0].y());
+        page.mouse().move(first.x(), first.y());
+        page.mouse().down();
+        for (At place : places) {
+            At at = onScreen(place.x(), place.y());
+            page.mouse().move(at.x(), at.y(), new Mouse.MoveOptions().setSteps(24));
+        }
+        page.mouse().up();
+    }
+
+    public void press(String key) {
+        page.keyboard().press(key);
+    }
+
+    public void expectSaved() {
+        assertThat(page.locator("#delivery")).hasText("Saved");
+    }
+
+    public void expectLeft(String text) {
+        assertThat(page.locator("#left")).hasText(text);
+    }
+
+    /** Colour of the canvas at a place on the sheet, 0xRRGGBB, as it is shown. */
+    public int shown(double x, double y) {
+        At at = onScreen(x, y);
+        byte[] png =
+                page.screenshot(new Page.ScreenshotOptions().setClip(Math.floor(at.x()), Math.floor(at.y()), 1, 1));
+        return decode(png).getRGB(0, 0) & 0xffffff;
+    }
+
+    public BufferedImage export(String what) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Export"))
+                .click();
+        Download download = page.waitForDownload(() -> page.locator(".menu-item")
+                .filter(new Locator.FilterOptions().setHasText(what))
+                .click());
+        page.keyboard().press("Escape");
+        try {
+            return ImageIO.read(download.path().toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private At onScreen(double x, double y) {
+        BoundingBox box = page.locator("#sheet").boundingBox();
+        @SuppressWarnings("unchecked")
+        Map<String, Number> view =
+                (Map<String, Number>) page.evaluate("() => JSON.parse(document.getElementById('sheet').dataset.view)");
+        double scale = view.get("scale").doubleValue();
+        return new At(
+                box.x + view.get("x").doubleValue() + x * scale,
+                box.y + view.get("y").doubleValue() + y * scale);
+    }
+
+    private static BufferedImage decode(byte[] png) {
+        try {
+            return ImageIO.read(new ByteArrayInputStream(png));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

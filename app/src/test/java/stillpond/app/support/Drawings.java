@@ -1,0 +1,27 @@
+package stillpond.app.support;
+
+import java.nio.charset.StandardCharsets;
+
+/** Line art made for tests, with regions at known places. */
+public final class Drawings {
+
+    /**
+     * 600 x 400 units: three closed boxes side by side on an open page. Brought in, a unit is 5 pixels. Inside the boxes lie (100, 200),
+     * (300, 200) and (500, 200); outside lies (300, 30).
+     */
+    public static byte[] threeBoxes() {
+        return svg("""
+                <g fill="none" stroke="#000" stroke-width="6">
+                  <rect x="40" y="100" width="120" height="200"/>
+                  <rect x="240" y="100" width="120" height="200"/>
+                  <rect x="440" y="100" width="120" height="200"/>
+                </g>""");
+    }
+
+    public static byte[] svg(String body) {
+        String whole = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 600 400\">" + body + "</svg>";
+        return whole.getBytes(StandardCharsets.UTF_8);
+    }
+
+    private Drawings() {}
+}

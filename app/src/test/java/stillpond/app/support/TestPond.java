@@ -1,0 +1,93 @@
+package stillpond.app.support;
+
+import java.util.UUID;
+import org.springframework.boot.Banner;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import stillpond.app.StillPondApplication;
+import stillpond.app.account.Accounts;
+
+/** The whole application on a port and a database of its own; it can be stopped and started again. */
+public final class TestPond implements AutoCloseable {
+
+    public static final String PASSWORD = "a quiet word";
+
+    private static TestPond shared;
+
+    private final TestDatabase database = TestDatabase.create();
+    private final boolean demo;
+    private ConfigurableApplicationContext context;
+    private int port;
+
+    private TestPond(boolean demo) {
+        this.demo = demo;
+    }
+
+    /** One without the demo, shared by all tests that keep to data they have made. */
+    public static synchronized TestPond shared() {
+        if (shared == null) {
+            shared = start();
+        }
+        return shared;
+    }
+
+    public static TestPond start() {
+        TestPond pond = new TestPond(false);
+        pond.up();
+        return pond;
+    }
+
+    public static TestPond startWithDemo() {
+        TestPond pond = new TestPond(true);
+        pond.up();
+        return pond;
+    }
+
+    /** Starts it on the port it had before, if it had one. */
+    public void up() {
+        context = new SpringApplicationBuilder(StillPondApplication.class)
+                .bannerMode(Banner.Mode.OFF)
+                .run(
+                        "--server.port=" + port,
+                        "--pond.demo=" + demo,
+                        "--spring.datasource.url=" + database.url(),
+                        "--spring.datasource.username=" + database.user(),
+                        "--spring.datasource.password=" + database.password(),
+                        "--logging.level.root=warn");
+        port = Integer.parseInt(context.getEnvironment().getProperty("local.server.port"));
+    }
+
+    public void down() {
+        context.close();
+    }
+
+    public String url() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    public <T> T bean(String name, Class<T> type) {
+        return context.getBean(name, type);
+    }
+
+    /** Opens an account with a name that nobody has. */
+    public UUID openAccount(String name) {
+        return bean(Accounts.class).open(name, name, PASSWORD);
+    }
+
+    public long count(String table) {
+        return bean(JdbcClient.class)
+                .sql("select count(*) from " + table)
+                .query(Long.class)
+                .single();
+    }
+
+    @Override
+    public void close() {
+        down();
+    }
+}

@@ -1,0 +1,97 @@
+package stillpond.app.support;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Somebody with a session but no browser. */
+public final class Visitor {
+
+    private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
+
+    private final String url;
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .build();
+    private String token = "";
+
+    private Visitor(String url) {
+        this.url = url;
+    }
+
+    public static Visitor anonymous(TestPond pond) {
+        return new Visitor(pond.url());
+    }
+
+    public static Visitor signedIn(TestPond pond, String name) {
+        Visitor visitor = new Visitor(pond.url());
+        visitor.readToken("/sign-in");
+        visitor.send(visitor.request("/sign-in")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString("username=" + encode(name) + "&password=" + encode(TestPond.PASSWORD))));
+        visitor.readToken("/");
+        return visitor;
+    }
+
+    public HttpResponse<String> get(String path) {
+        return send(request(path));
+    }
+
+    public HttpResponse<String> post(String path, String json) {
+        return send(request(path)
+                .header("Content-Type", "application/json")
+                .header("X-Requested-With", "desk")
+                .POST(BodyPublishers.ofString(json)));
+    }
+
+    /** Sends one file the way a form does. */
+    public HttpResponse<String> upload(String path, String fileName, byte[] file) {
+        String boundary = "----pond";
+        String head = "--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + fileName
+                + "\"\r\nContent-Type: application/octet-stream\r\n\r\n";
+        return send(request(path)
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .header("X-Requested-With", "desk")
+                .POST(BodyPublishers.concat(
+                        BodyPublishers.ofString(head),
+                        BodyPublishers.ofByteArray(file),
+                        BodyPublishers.ofString("\r\n--" + boundary + "--\r\n"))));
+    }
+
+    private void readToken(String path) {
+        Matcher matcher = TOKEN.matcher(get(path).body());
+        if (!matcher.find()) {
+            throw new IllegalStateException(path + " has no token; is the visitor signed in?");
+        }
+        token = matcher.group(1);
+    }
+
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(url + path)).header("X-CSRF-TOKEN", token);
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return client.send(request.build(), BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String encode(String value) {
+        return URLEncoder.encode(value, StandardCharsets.UTF_8);
+    }
+}
