@@ -10,9 +10,14 @@ const FONTS = [
   "@fontsource-variable/literata/files/literata-latin-ext-wght-normal.woff2",
 ];
 
+const LICENCES = ["atkinson-hyperlegible-next", "literata"];
+
 const packages = join(dirname(createRequire(import.meta.url).resolve("./package.json")), "node_modules");
 const target = process.argv[2];
 mkdirSync(target, { recursive: true });
 for (const font of FONTS) {
   copyFileSync(join(packages, font), join(target, basename(font)));
+}
+for (const font of LICENCES) {
+  copyFileSync(join(packages, "@fontsource-variable", font, "LICENSE"), join(target, `${font}-LICENSE.txt`));
 }
