@@ -5,18 +5,26 @@ import { registerMenu } from "../shared/menu";
 import { Hand } from "./hand/hand";
 import { KeyInput } from "./hand/keys";
 import { PointerInput } from "./hand/pointer";
+import { RegionMenu } from "./hand/region-menu";
 import { Fills } from "./model/fills";
 import { fetchCellMap, fetchCells, fetchInk } from "./model/planes";
 import type { DeskState, LayerState } from "./model/state";
 import { Work } from "./model/work";
+import { dropPebbles } from "./shore/drag";
 import { Shore } from "./shore/shore";
-import { carrySwatch } from "./view/carried";
+import { Carried } from "./view/carried";
+import { keepView } from "./view/kept-view";
+import { Look } from "./view/look";
 import { SheetView } from "./view/sheet-view";
+import { showMap } from "./view/small-map";
 import { SmallPicture } from "./view/small-picture";
-import { showDelivery, showGreys, showNotice, showProgress, showSteps, showZoom } from "./view/readouts";
+import { showDelivery, showHelp, showNotice, showProgress, showSteps, showZoom } from "./view/readouts";
 
 registerMenu(alpine);
 alpine.start();
+
+/** Too small to aim at regions: there the desk is for looking. */
+const SMALL_SCREEN = matchMedia("(max-width: 899px)");
 
 const desk = byId("desk");
 const path = location.pathname;
@@ -33,17 +41,27 @@ async function open(): Promise<void> {
 
   const hand = new Hand(map, fills, work, view);
   const shore = new Shore(hand, fills);
-  const toggleGreys = showGreys(view);
+  const look = new Look(view);
+  const lookOnly = () => SMALL_SCREEN.matches;
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
   byId("help").addEventListener("click", showKeys);
   const keys = new KeyInput(canvas, hand, view, {
     holdByKey: (key) => shore.holdByKey(key),
     stepSwatch: (by) => shore.step(by),
-    toggleGreys,
+    look: (key) => look.byKey(key),
+    lookOnly,
     showKeys,
   });
-  new PointerInput(canvas, hand, view, keys.spaceHeld);
-  carrySwatch(byId("carried"), canvas, hand, fills);
+  const menu = new RegionMenu(byId("region-menu"), canvas, hand);
+  new PointerInput(canvas, hand, view, {
+    spaceHeld: keys.spaceHeld,
+    openMenu: (at) => menu.open(at),
+    lookOnly,
+  });
+  dropPebbles(byId("shore"), canvas, new Carried(byId("carried"), canvas, hand, fills), hand);
+  keepView(view, state.sheet);
+  showMap(view);
+  showHelp(hand);
 
   showZoom(view);
   showProgress(fills);
@@ -60,7 +78,12 @@ async function openSmallPicture(layer: LayerState, fills: Fills): Promise<void> 
     fetchCells(layer.smallCells, layer.cellCount),
     fetchInk(layer.smallInk),
   ]);
-  new SmallPicture(byId<HTMLCanvasElement>("present-picture"), cells, ink, fills);
+  new SmallPicture(
+    [byId<HTMLCanvasElement>("present-picture"), byId<HTMLCanvasElement>("map-picture")],
+    cells,
+    ink,
+    fills,
+  );
 }
 
 open().catch((error: unknown) => {

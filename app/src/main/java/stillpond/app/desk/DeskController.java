@@ -44,10 +44,11 @@ class DeskController {
         return "desk/desk";
     }
 
-    /** The digits, in the order in which they lie on the keyboard, go to the first ten swatches of the shore. */
+    /** The digits, in the order in which they lie on the keyboard, go to the first ten swatches that are no neutrals. */
     private static Map<UUID, String> keys(List<Card> cards) {
         Map<UUID, String> keys = new HashMap<>();
         cards.stream()
+                .filter(card -> !card.isNeutral())
                 .flatMap(card -> card.swatches().stream())
                 .limit(DIGITS.length())
                 .forEach(swatch -> keys.put(swatch.id(), DIGITS.substring(keys.size(), keys.size() + 1)));

@@ -1,8 +1,10 @@
 package stillpond.app.palette;
 
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.project.ProjectStarted;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 
@@ -22,6 +24,11 @@ public class Palettes {
         return new Palette(cards.findByProjectIdOrderByPosition(project).stream()
                 .map(StoredCard::asCard)
                 .toList());
+    }
+
+    @EventListener
+    void layOutNeutrals(ProjectStarted started) {
+        add(started.project(), Card.neutrals());
     }
 
     /** Adds a card behind the others. */

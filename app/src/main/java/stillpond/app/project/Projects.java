@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,12 +16,19 @@ public class Projects {
     private final ProjectRepository projects;
     private final MemberRepository members;
     private final SceneRepository scenes;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Projects(ProjectRepository projects, MemberRepository members, SceneRepository scenes, Clock clock) {
+    Projects(
+            ProjectRepository projects,
+            MemberRepository members,
+            SceneRepository scenes,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.projects = projects;
         this.members = members;
         this.scenes = scenes;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -30,6 +38,7 @@ public class Projects {
         projects.save(project);
         UUID id = project.asProject().id();
         members.save(new Member(id, lead, Role.LEAD));
+        events.publishEvent(new ProjectStarted(id));
         return id;
     }
 

@@ -18,6 +18,11 @@ export class Hand {
   /** What a screen reader says. */
   readonly said = atom("");
 
+  /** The next click takes the fill of a region instead of laying one. */
+  readonly sampling = atom(false);
+  /** The fill laid last, and the one copied; undefined until there is one. */
+  private laidLast: Fill | undefined;
+  private copied: Fill | undefined;
   private swept: Set<number> | undefined;
 
   constructor(
@@ -63,7 +68,7 @@ export class Hand {
   endSweep(): void {
     if (this.swept) {
       this.work.endPreview();
-      this.fill([...this.swept]);
+      this.lay(this.present.get(), [...this.swept]);
       this.swept = undefined;
     }
   }
@@ -76,17 +81,76 @@ export class Hand {
     }
   }
 
+  /** Takes the fill of the cell pointed at as the present one. */
+  sample(): void {
+    this.sampling.set(false);
+    const fill = this.fillHereNow();
+    if (fill !== undefined) {
+      this.hold(fill);
+    }
+  }
+
+  /** Takes the fill pointed at; with nothing pointed at, the next click does. */
+  sampleOrWait(): void {
+    if (this.cell.get() === undefined) {
+      this.sampling.set(!this.sampling.get());
+    } else {
+      this.sample();
+    }
+  }
+
+  copy(): void {
+    this.copied = this.fillHereNow();
+    if (this.copied !== undefined) {
+      this.said.set(`Copied ${this.fills.nameOf(this.copied)}`);
+    }
+  }
+
+  /** Lays the copied fill on the cell pointed at. */
+  paste(): void {
+    this.layHere(this.copied);
+  }
+
+  /** Lays the fill that was laid last on the cell pointed at. */
+  again(): void {
+    this.layHere(this.laidLast);
+  }
+
+  clearHere(): void {
+    this.layHere(NO_FILL);
+  }
+
+  /** Lays a fill on the cell pointed at, without taking it into the hand; nothing happens beside the sheet or without a fill. */
+  layHere(fill: Fill | undefined): void {
+    const cell = this.cell.get();
+    if (cell !== undefined && fill !== undefined) {
+      const { deepestX, deepestY } = this.map.cells[cell]!;
+      this.view.startRipple(cell, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
+      this.lay(fill, [cell]);
+    }
+  }
+
+  /** Names of the fills that the region menu offers. */
+  get offers(): { here: string; present: string; last: string | undefined; copied: string | undefined } {
+    const name = (fill: Fill | undefined) => (fill === undefined ? undefined : this.fills.nameOf(fill));
+    return {
+      here: name(this.fillHereNow()) ?? "",
+      present: this.fills.nameOf(this.present.get()),
+      last: name(this.laidLast),
+      copied: name(this.copied),
+    };
+  }
+
   get sweeping(): boolean {
     return this.swept !== undefined;
   }
 
-  /** Fills the cell pointed at. */
+  /** Fills the cell pointed at, or takes its fill while sampling. */
   fillHere(): void {
-    const cell = this.cell.get();
-    if (cell !== undefined) {
-      const { deepestX, deepestY } = this.map.cells[cell]!;
-      this.view.startRipple(cell, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
-      this.fill([cell]);
+    if (this.sampling.get()) {
+      this.sample();
+    } else {
+      this.layHere(this.present.get());
     }
   }
 
@@ -107,8 +171,13 @@ export class Hand {
     this.tell("Done again", this.work.redo());
   }
 
-  private fill(cells: number[]): void {
-    const fill = this.present.get();
+  private fillHereNow(): Fill | undefined {
+    const cell = this.cell.get();
+    return cell === undefined ? undefined : this.fills.of(cell);
+  }
+
+  private lay(fill: Fill, cells: number[]): void {
+    this.laidLast = fill;
     const changed = this.work.lay(fill, cells);
     const what = changed.length === 1 ? "region" : "regions";
     if (changed.length > 0) {

@@ -14,7 +14,9 @@ const ARROWS: Record<string, Direction> = {
 export interface KeyTargets {
   holdByKey(key: string): void;
   stepSwatch(by: 1 | -1): void;
-  toggleGreys(): void;
+  /** Changes how the sheet is looked at; false if the key has no such meaning. */
+  look(key: string): boolean;
+  lookOnly(): boolean;
   showKeys(): void;
 }
 
@@ -36,7 +38,11 @@ export class KeyInput {
   readonly spaceHeld = (): boolean => this.space;
 
   private onDown(event: KeyboardEvent): void {
-    if (isTyping(event.target) || document.querySelector("dialog[open]")) {
+    if (
+      isTyping(event.target) ||
+      this.targets.lookOnly() ||
+      document.querySelector("dialog[open], .region-menu:not([hidden])")
+    ) {
       return;
     }
     const handled = event.ctrlKey || event.metaKey ? this.withControl(event) : this.plain(event);
@@ -62,6 +68,12 @@ export class KeyInput {
         return true;
       case "y":
         this.hand.redo();
+        return true;
+      case "c":
+        this.hand.copy();
+        return true;
+      case "v":
+        this.hand.paste();
         return true;
       default:
         return false;
@@ -99,17 +111,25 @@ export class KeyInput {
       case "o":
         this.hand.swap();
         return true;
-      case "v":
-        this.targets.toggleGreys();
+      case "a":
+        this.hand.again();
+        return true;
+      case "s":
+        this.hand.sampleOrWait();
+        return true;
+      case "Delete":
+      case "Backspace":
+        this.hand.clearHere();
         return true;
       case "?":
         this.targets.showKeys();
         return true;
       case "Escape":
         this.hand.cancelSweep();
+        this.hand.sampling.set(false);
         return true;
       default:
-        return false;
+        return this.targets.look(event.key);
     }
   }
 

@@ -3,22 +3,37 @@ import type { SheetView } from "../view/sheet-view";
 import type { Hand } from "./hand";
 
 const WHEEL_STEP = 0.0015;
+const HOLD_MS = 550;
+/** A finger at rest trembles. */
+const HOLD_SLACK_PX = 9;
+
+export interface PointerTargets {
+  /** Whether space is held, so that a drag moves the sheet. */
+  spaceHeld(): boolean;
+  /** What a second button or a long press opens, at a place on the canvas. */
+  openMenu(at: Point): void;
+  /** Only looking is possible: a drag moves the sheet. */
+  lookOnly(): boolean;
+}
 
 /** Mouse, pen and touch on the sheet: press fills and sweeps, space or the middle button pans, two fingers pan and zoom. */
 export class PointerInput {
   private readonly down = new Map<number, Point>();
   private panning = false;
+  private holdTimer: number | undefined;
+  private heldAt: Point = { x: 0, y: 0 };
 
   constructor(
     private readonly canvas: HTMLCanvasElement,
     private readonly hand: Hand,
     private readonly view: SheetView,
-    private readonly spaceHeld: () => boolean,
+    private readonly targets: PointerTargets,
   ) {
     canvas.addEventListener("pointerdown", (event) => this.onDown(event));
     canvas.addEventListener("pointermove", (event) => this.onMove(event));
     canvas.addEventListener("pointerup", (event) => this.onUp(event));
     canvas.addEventListener("pointercancel", (event) => this.onCancel(event));
+    canvas.addEventListener("contextmenu", (event) => this.onSecondButton(event));
     canvas.addEventListener("pointerleave", () => hand.pointAt(undefined));
     canvas.addEventListener("wheel", (event) => this.onWheel(event), { passive: false });
   }
@@ -30,19 +45,50 @@ export class PointerInput {
     if (this.down.size > 1) {
       // The first finger of two has begun a fill that nobody meant.
       this.hand.cancelSweep();
+      clearTimeout(this.holdTimer);
       this.panning = true;
-    } else if (event.button === 1 || this.spaceHeld()) {
+    } else if (event.button === 1 || this.targets.spaceHeld() || this.targets.lookOnly()) {
       this.panning = true;
     } else if (event.button === 0) {
-      this.hand.beginSweep(at);
+      this.press(event, at);
     }
     this.canvas.classList.toggle("is-panning", this.panning);
     event.preventDefault();
     this.canvas.focus({ preventScroll: true });
   }
 
+  private press(event: PointerEvent, at: Point): void {
+    this.hand.pointAt(at);
+    if (this.hand.sampling.get() || event.altKey) {
+      this.hand.sample();
+      return;
+    }
+    this.hand.beginSweep(at);
+    if (event.pointerType !== "mouse") {
+      this.heldAt = at;
+      this.holdTimer = setTimeout(() => this.onHold(), HOLD_MS);
+    }
+  }
+
+  private onHold(): void {
+    this.hand.cancelSweep();
+    this.targets.openMenu(this.heldAt);
+  }
+
+  private onSecondButton(event: MouseEvent): void {
+    event.preventDefault();
+    if (!this.targets.lookOnly()) {
+      const at = this.at(event);
+      this.hand.pointAt(at);
+      this.targets.openMenu(at);
+    }
+  }
+
   private onMove(event: PointerEvent): void {
     const at = this.at(event);
+    if (distance(at, this.heldAt) > HOLD_SLACK_PX) {
+      clearTimeout(this.holdTimer);
+    }
     const before = this.down.get(event.pointerId);
     if (before && this.panning) {
       this.panOrPinch(event.pointerId, before, at);
@@ -87,6 +133,7 @@ export class PointerInput {
   }
 
   private rest(): void {
+    clearTimeout(this.holdTimer);
     if (this.down.size === 0) {
       this.panning = false;
       this.canvas.classList.remove("is-panning");

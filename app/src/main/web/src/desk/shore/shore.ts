@@ -3,6 +3,8 @@ import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { NO_FILL, type Fill } from "../model/state";
 
+const KEPT = "pond/held";
+
 /** The shore: pebbles to take a fill from, and the two held last. */
 export class Shore {
   private readonly pebbles = all<HTMLButtonElement>(".pebble[data-fill]", byId("shore"));
@@ -17,10 +19,21 @@ export class Shore {
     byId("swap").addEventListener("click", () => hand.swap());
     hand.present.subscribe((fill) => this.showPresent(fill));
     hand.other.subscribe((fill) => this.showHeld(byId("other"), fill));
-    const first = this.pebbles.find((pebble) => fillOf(pebble) !== NO_FILL);
-    if (first) {
-      hand.hold(fillOf(first));
+    this.holdAsBefore();
+  }
+
+  /** What was held on the sheet before, or else the first swatch that has a key. */
+  private holdAsBefore(): void {
+    const kept = JSON.parse(sessionStorage.getItem(KEPT) ?? "[]") as Fill[];
+    const first = this.pebbles.find((pebble) => pebble.dataset["key"]);
+    const fills = [...kept.filter((fill) => this.pebbles.some((pebble) => fillOf(pebble) === fill))];
+    for (const fill of fills.length > 0 ? fills : first ? [fillOf(first)] : []) {
+      this.hand.hold(fill);
     }
+    const keep = () =>
+      sessionStorage.setItem(KEPT, JSON.stringify([this.hand.other.get(), this.hand.present.get()]));
+    this.hand.present.listen(keep);
+    this.hand.other.listen(keep);
   }
 
   /** Takes the swatch that carries a key. */

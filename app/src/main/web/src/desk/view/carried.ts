@@ -1,16 +1,42 @@
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
+import type { Fill } from "../model/state";
 
-/** The present swatch, riding at the pointer. */
-export function carrySwatch(carried: HTMLElement, canvas: HTMLElement, hand: Hand, fills: Fills): void {
-  hand.present.subscribe((fill) => {
-    const [red, green, blue, opacity] = fills.colour(fill);
-    carried.style.backgroundColor = opacity === 0 ? "" : `rgb(${red} ${green} ${blue})`;
-    carried.classList.toggle("is-none", opacity === 0);
-  });
-  canvas.addEventListener("pointermove", (event) => {
-    carried.hidden = event.pointerType === "touch";
-    carried.style.transform = `translate(${event.clientX + 14}px, ${event.clientY + 12}px)`;
-  });
-  canvas.addEventListener("pointerleave", () => (carried.hidden = true));
+/** The swatch that rides at the pointer: the present one, or for a while the one being dragged. */
+export class Carried {
+  constructor(
+    private readonly stone: HTMLElement,
+    canvas: HTMLElement,
+    private readonly hand: Hand,
+    private readonly fills: Fills,
+  ) {
+    hand.present.subscribe((fill) => this.show(fill));
+    canvas.addEventListener("pointermove", (event) => {
+      stone.hidden = event.pointerType === "touch";
+      this.moveTo(event.clientX + 14, event.clientY + 12);
+    });
+    canvas.addEventListener("pointerleave", () => (stone.hidden = true));
+  }
+
+  /** Shows a swatch being dragged, under the pointer itself. */
+  drag(fill: Fill, x: number, y: number): void {
+    this.stone.hidden = false;
+    this.show(fill);
+    this.moveTo(x - 10, y - 10);
+  }
+
+  drop(): void {
+    this.stone.hidden = true;
+    this.show(this.hand.present.get());
+  }
+
+  private show(fill: Fill): void {
+    const [red, green, blue, opacity] = this.fills.colour(fill);
+    this.stone.style.backgroundColor = opacity === 0 ? "" : `rgb(${red} ${green} ${blue})`;
+    this.stone.classList.toggle("is-none", opacity === 0);
+  }
+
+  private moveTo(x: number, y: number): void {
+    this.stone.style.transform = `translate(${x}px, ${y}px)`;
+  }
 }

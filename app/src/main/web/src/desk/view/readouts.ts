@@ -36,15 +36,24 @@ export function showSteps(work: Work, hand: Hand): void {
   redo.addEventListener("click", () => hand.redo());
 }
 
-/** The value view; returns what switches it. */
-export function showGreys(view: SheetView): () => void {
-  const button = byId("greys");
-  const toggle = () => {
-    view.look({ greys: !view.looking.greys });
-    button.setAttribute("aria-pressed", String(view.looking.greys));
+/** Says in one sentence what the thing pointed at or focused does. */
+export function showHelp(hand: Hand): void {
+  const hint = byId("hint");
+  const resting = () => (hand.sampling.get() ? "Click a region to take its fill into the hand." : "");
+  const show = (event: Event) => {
+    const target = event.target instanceof Element ? event.target.closest<HTMLElement>("[data-help]") : null;
+    hint.textContent = target?.dataset["help"] ?? resting();
   };
-  button.addEventListener("click", toggle);
-  return toggle;
+  document.addEventListener("pointerover", show);
+  document.addEventListener("focusin", show);
+  hand.sampling.subscribe((sampling) => {
+    hint.textContent = resting();
+    byId("tool-fill").setAttribute("aria-pressed", String(!sampling));
+    byId("tool-sample").setAttribute("aria-pressed", String(sampling));
+  });
+  byId("tool-fill").addEventListener("click", () => hand.sampling.set(false));
+  byId("tool-sample").addEventListener("click", () => hand.sampling.set(true));
+  byId("tool-again").addEventListener("click", () => hand.again());
 }
 
 export function showDelivery(outbox: Outbox): void {

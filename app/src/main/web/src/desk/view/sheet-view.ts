@@ -14,9 +14,9 @@ export class SheetView {
   private readonly renderer: Renderer;
   private readonly calm = matchMedia("(prefers-reduced-motion: reduce)");
   private asked = false;
-  private fitted = true;
+  private isFitted = true;
   private ripple: { cell: number; at: Point; startMs: number } | undefined;
-  private moved: () => void = () => {};
+  private readonly moved: (() => void)[] = [];
 
   constructor(
     private readonly canvas: HTMLCanvasElement,
@@ -36,7 +36,7 @@ export class SheetView {
 
   /** Calls back whenever the sheet lies elsewhere on the screen. */
   onMove(moved: () => void): void {
-    this.moved = moved;
+    this.moved.push(moved);
   }
 
   /** The cell at a screen position; undefined beside the sheet. */
@@ -65,6 +65,47 @@ export class SheetView {
     this.draw();
   }
 
+  /** Whether the whole sheet is shown, as large as it goes. */
+  get fitted(): boolean {
+    return this.isFitted;
+  }
+
+  /** The sheet position in the middle of the view. */
+  get middle(): Point {
+    return this.camera.toSheet(this.camera.middle);
+  }
+
+  /** The part of the sheet in view, as shares of its size; parts beside the sheet are cut off. */
+  get shown(): { x: number; y: number; width: number; height: number } {
+    const { width, height } = this.map.plane;
+    const from = this.camera.toSheet({ x: 0, y: 0 });
+    const to = this.camera.toSheet({ x: this.camera.size.width, y: this.camera.size.height });
+    const within = (value: number) => Math.min(1, Math.max(0, value));
+    const [x, y] = [within(from.x / width), within(from.y / height)];
+    return { x, y, width: within(to.x / width) - x, height: within(to.y / height) - y };
+  }
+
+  /** Whether parts of the sheet are out of view. */
+  get reachesOut(): boolean {
+    const { width, height } = this.shown;
+    return width < 0.999 || height < 0.999;
+  }
+
+  /** Puts a place, given as shares of the sheet's size, in the middle. */
+  centreOn(x: number, y: number): void {
+    const { width, height } = this.map.plane;
+    this.lookAt({ x: x * width, y: y * height }, this.camera.scale);
+  }
+
+  /** Puts a sheet position in the middle, at a scale. */
+  lookAt(sheet: Point, scale: number): void {
+    this.camera.zoomTo(scale, this.camera.middle);
+    const at = this.camera.toScreen(sheet);
+    const middle = this.camera.middle;
+    this.camera.panBy(middle.x - at.x, middle.y - at.y);
+    this.afterMove(false);
+  }
+
   fit(): void {
     this.camera.fit();
     this.afterMove(true);
@@ -89,15 +130,15 @@ export class SheetView {
   reveal(cell: number): void {
     const { deepestX, deepestY } = this.map.cells[cell]!;
     this.camera.reveal({ x: deepestX, y: deepestY }, 60);
-    this.afterMove(this.fitted);
+    this.afterMove(this.isFitted);
   }
 
   private afterMove(fitted: boolean): void {
-    this.fitted = fitted;
+    this.isFitted = fitted;
     // Where the sheet lies, for whoever drives the desk from outside.
     const { scale, x, y } = this.camera;
     this.canvas.dataset["view"] = JSON.stringify({ scale, x, y });
-    this.moved();
+    this.moved.forEach((tell) => tell());
     this.draw();
   }
 
@@ -109,10 +150,10 @@ export class SheetView {
     this.canvas.width = Math.round(width * devicePixelRatio);
     this.canvas.height = Math.round(height * devicePixelRatio);
     this.camera.resize({ width, height });
-    if (this.fitted) {
+    if (this.isFitted) {
       this.camera.fit();
     }
-    this.afterMove(this.fitted);
+    this.afterMove(this.isFitted);
   }
 
   private draw(): void {

@@ -1,14 +1,14 @@
 import type { Fills } from "../model/fills";
 import type { CellPlane, InkPlane } from "../model/planes";
 
-/** The present sheet's small picture in the strip, painted again as it is filled. */
+/** The present sheet's small picture, in the strip and on the map, painted again as it is filled. */
 export class SmallPicture {
   private readonly full: CanvasRenderingContext2D;
   private readonly image: ImageData;
   private asked = false;
 
   constructor(
-    private readonly canvas: HTMLCanvasElement,
+    private readonly canvases: HTMLCanvasElement[],
     private readonly cells: CellPlane,
     private readonly ink: InkPlane,
     private readonly fills: Fills,
@@ -18,8 +18,10 @@ export class SmallPicture {
     full.height = cells.height;
     this.full = full.getContext("2d")!;
     this.image = this.full.createImageData(cells.width, cells.height);
-    canvas.width = Math.round(canvas.clientWidth * devicePixelRatio);
-    canvas.height = Math.round((canvas.width * cells.height) / cells.width);
+    for (const canvas of canvases) {
+      canvas.width = Math.round(Number(canvas.dataset["width"]) * devicePixelRatio);
+      canvas.height = Math.round((canvas.width * cells.height) / cells.width);
+    }
     fills.filled.listen(() => this.paintSoon());
     this.paintSoon();
   }
@@ -46,8 +48,10 @@ export class SmallPicture {
       data[4 * i + 3] = 255;
     }
     this.full.putImageData(this.image, 0, 0);
-    const strip = this.canvas.getContext("2d")!;
-    strip.imageSmoothingQuality = "high";
-    strip.drawImage(this.full.canvas, 0, 0, this.canvas.width, this.canvas.height);
+    for (const canvas of this.canvases) {
+      const small = canvas.getContext("2d")!;
+      small.imageSmoothingQuality = "high";
+      small.drawImage(this.full.canvas, 0, 0, canvas.width, canvas.height);
+    }
   }
 }

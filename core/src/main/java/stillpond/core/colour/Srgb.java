@@ -50,6 +50,11 @@ public record Srgb(int red, int green, int blue) {
         return String.format("#%06x", packed());
     }
 
+    /** Whether it has no hue: all channels are equal. */
+    public boolean isGrey() {
+        return red == green && green == blue;
+    }
+
     /** Relative luminance, 0 (black) to 1 (white), as WCAG 2.2 defines it. */
     public double relativeLuminance() {
         return 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);

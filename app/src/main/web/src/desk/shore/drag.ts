@@ -1,0 +1,58 @@
+import { all } from "../../shared/dom";
+import type { Hand } from "../hand/hand";
+import { NO_FILL } from "../model/state";
+import type { Carried } from "../view/carried";
+
+const DRAG_PX = 7;
+
+/** Lets a pebble be dragged from the shore and dropped on a region; the swatch in the hand stays as it was. */
+export function dropPebbles(shore: HTMLElement, canvas: HTMLElement, carried: Carried, hand: Hand): void {
+  for (const pebble of all<HTMLButtonElement>(".pebble[data-fill]", shore)) {
+    pebble.addEventListener("pointerdown", (down) => {
+      if (down.button === 0) {
+        follow(pebble, down);
+      }
+    });
+  }
+
+  function follow(pebble: HTMLElement, down: PointerEvent): void {
+    const fill = pebble.dataset["fill"] ?? NO_FILL;
+    let dragging = false;
+    pebble.setPointerCapture(down.pointerId);
+    const move = (event: PointerEvent) => {
+      dragging ||= Math.hypot(event.clientX - down.clientX, event.clientY - down.clientY) > DRAG_PX;
+      if (dragging) {
+        carried.drag(fill, event.clientX, event.clientY);
+        hand.pointAt(overSheet(event));
+      }
+    };
+    const end = (event: PointerEvent) => {
+      pebble.removeEventListener("pointermove", move);
+      pebble.removeEventListener("pointerup", end);
+      pebble.removeEventListener("pointercancel", end);
+      if (!dragging) {
+        return;
+      }
+      if (event.type === "pointerup" && overSheet(event)) {
+        hand.layHere(fill);
+      }
+      carried.drop();
+      pebble.addEventListener("click", swallow, { capture: true, once: true });
+      setTimeout(() => pebble.removeEventListener("click", swallow, { capture: true }));
+    };
+    pebble.addEventListener("pointermove", move);
+    pebble.addEventListener("pointerup", end);
+    pebble.addEventListener("pointercancel", end);
+  }
+
+  function overSheet(event: PointerEvent): { x: number; y: number } | undefined {
+    const box = canvas.getBoundingClientRect();
+    const point = { x: event.clientX - box.left, y: event.clientY - box.top };
+    return point.x >= 0 && point.y >= 0 && point.x < box.width && point.y < box.height ? point : undefined;
+  }
+}
+
+/** The click that a browser makes of the end of a drag is not meant as one. */
+function swallow(event: Event): void {
+  event.stopImmediatePropagation();
+}
