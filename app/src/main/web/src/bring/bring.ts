@@ -6,6 +6,9 @@ import { bringFile, startScene, type BroughtSheet, type Scene } from "./upload";
 registerMenu(alpine);
 alpine.start();
 
+/** More at once is nearly always a folder dropped by mistake. */
+const MOST_FILES = 100;
+
 const project = byId("bring").dataset["project"]!;
 const scenes = byId<HTMLSelectElement>("scene");
 const sceneTitle = byId<HTMLInputElement>("scene-title");
@@ -29,24 +32,45 @@ async function chosenScene(): Promise<string> {
 
 /** Brings the files in one after the other, in the order of their names; one that fails does not stop the others. */
 async function bringAll(chosen: File[]): Promise<void> {
+  if (chosen.length > MOST_FILES) {
+    const row = addRow(`${chosen.length} files`);
+    showRefused(row.element, `up to ${MOST_FILES} can be brought in at a time. None was sent; choose fewer.`);
+    return;
+  }
   const rows = chosen
     .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }))
     .map((file) => ({ file, row: addRow(file.name) }));
   for (const { file, row } of rows) {
     try {
+      row.stop.throwIfAborted();
       const scene = await chosenScene();
-      showBrought(row, await bringFile(project, scene, file, (percent) => showPercent(row, percent)));
+      const show = (percent: number) => showPercent(row.element, percent);
+      showBrought(row.element, await bringFile(project, scene, file, show, row.stop));
     } catch (error) {
-      showRefused(row, error instanceof Error ? error.message : "It could not be brought in.");
+      const reason = row.stop.aborted ? "you stopped it. Nothing of it was kept." : messageOf(error);
+      showRefused(row.element, reason);
     }
   }
 }
 
-function addRow(name: string): HTMLElement {
+/** One file on its way, and what stops it. */
+interface Row {
+  readonly element: HTMLElement;
+  readonly stop: AbortSignal;
+}
+
+function addRow(name: string): Row {
+  const stopping = new AbortController();
   const row = document.createElement("li");
-  row.append(element("span", "brought-name", name), element("span", "brought-state quiet", "waiting"));
+  const stop = element("button", "button brought-stop", "Stop");
+  stop.addEventListener("click", () => stopping.abort());
+  row.append(element("span", "brought-name", name), element("span", "brought-state quiet", "waiting"), stop);
   byId("brought").append(row);
-  return row;
+  return { element: row, stop: stopping.signal };
+}
+
+function messageOf(error: unknown): string {
+  return error instanceof Error ? error.message : "It could not be brought in.";
 }
 
 function showPercent(row: HTMLElement, percent: number): void {
@@ -62,12 +86,14 @@ function showBrought(row: HTMLElement, sheet: BroughtSheet): void {
   link.className = "button";
   link.textContent = "Open on the desk";
   row.prepend(picture);
+  row.querySelector(".brought-stop")?.remove();
   setState(row, `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.regions} regions`);
   row.append(link);
 }
 
 function showRefused(row: HTMLElement, reason: string): void {
   row.classList.add("is-refused");
+  row.querySelector(".brought-stop")?.remove();
   setState(row, `Not taken: ${reason}`);
 }
 

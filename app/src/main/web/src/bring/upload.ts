@@ -17,23 +17,32 @@ export interface BroughtSheet {
 export function startScene(project: string, title: string): Promise<Scene> {
   const form = new FormData();
   form.set("title", title);
-  return post<Scene>(`/projects/${project}/scenes`, form, () => {});
+  return post<Scene>(`/projects/${project}/scenes`, form, () => {}, new AbortController().signal);
 }
 
-/** @param progress called with how much of the file has been sent, 0 to 100 */
+/**
+ * @param progress called with how much of the file has been sent, 0 to 100
+ * @param signal stops it
+ */
 export function bringFile(
   project: string,
   scene: string,
   file: File,
   progress: (percent: number) => void,
+  signal: AbortSignal,
 ): Promise<BroughtSheet> {
   const form = new FormData();
   form.set("file", file);
-  return post<BroughtSheet>(`/projects/${project}/scenes/${scene}/sheets`, form, progress);
+  return post<BroughtSheet>(`/projects/${project}/scenes/${scene}/sheets`, form, progress, signal);
 }
 
 /** fetch does not tell how much has been sent, so this is the older way. */
-function post<T>(path: string, form: FormData, progress: (percent: number) => void): Promise<T> {
+function post<T>(
+  path: string,
+  form: FormData,
+  progress: (percent: number) => void,
+  signal: AbortSignal,
+): Promise<T> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     request.open("POST", path);
@@ -44,6 +53,8 @@ function post<T>(path: string, form: FormData, progress: (percent: number) => vo
     request.upload.addEventListener("progress", (event) =>
       progress(Math.floor((100 * event.loaded) / event.total)),
     );
+    signal.addEventListener("abort", () => request.abort());
+    request.addEventListener("abort", () => reject(new Error("Stopped; nothing of it was kept.")));
     request.addEventListener("error", () =>
       reject(new Error("The connection broke off; nothing of it was kept.")),
     );

@@ -1,6 +1,8 @@
 package stillpond.app.project;
 
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.UUID;
@@ -72,9 +74,11 @@ public class Projects {
         return scenes.save(scene).asScene();
     }
 
+    /** In their order, without those removed. */
     @Transactional(readOnly = true)
     public List<Scene> scenes(UUID project) {
         return scenes.findByProjectIdOrderByPosition(project).stream()
+                .filter(scene -> !scene.isRemoved())
                 .map(StoredScene::asScene)
                 .toList();
     }
@@ -83,5 +87,45 @@ public class Projects {
     @Transactional(readOnly = true)
     public Scene scene(UUID project, UUID scene) {
         return scenes.findByIdAndProjectId(scene, project).orElseThrow().asScene();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Scene> removedScenes(UUID project) {
+        return scenes.findByProjectIdOrderByPosition(project).stream()
+                .filter(StoredScene::isRemoved)
+                .map(StoredScene::asScene)
+                .toList();
+    }
+
+    public void renameScene(UUID project, UUID scene, String title) {
+        stored(project, scene).rename(Title.of("scene", title));
+    }
+
+    /** Swaps a scene with the one before it ({@code by} -1) or behind it (1); at the end nothing happens. */
+    public void moveScene(UUID project, UUID scene, int by) {
+        List<StoredScene> order = new ArrayList<>(scenes.findByProjectIdOrderByPosition(project).stream()
+                .filter(each -> !each.isRemoved())
+                .toList());
+        int from = order.indexOf(stored(project, scene));
+        int to = from + by;
+        if (from >= 0 && to >= 0 && to < order.size()) {
+            Collections.swap(order, from, to);
+        }
+        for (StoredScene each : order) {
+            each.placeAt(order.indexOf(each));
+        }
+    }
+
+    /** Puts a scene aside with all its sheets; {@link #bringSceneBack} undoes it. */
+    public void removeScene(UUID project, UUID scene) {
+        stored(project, scene).remove(clock.instant());
+    }
+
+    public void bringSceneBack(UUID project, UUID scene) {
+        stored(project, scene).remove(null);
+    }
+
+    private StoredScene stored(UUID project, UUID scene) {
+        return scenes.findByIdAndProjectId(scene, project).orElseThrow();
     }
 }

@@ -3,6 +3,7 @@ package stillpond.app.project;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.util.UUID;
 
 @Entity
@@ -15,6 +16,7 @@ class StoredScene {
     private UUID projectId;
     private String title;
     private int position;
+    private Instant removedAt;
 
     protected StoredScene() {}
 
@@ -23,6 +25,23 @@ class StoredScene {
         this.projectId = projectId;
         this.title = title;
         this.position = position;
+    }
+
+    void rename(String newTitle) {
+        title = newTitle;
+    }
+
+    void placeAt(int newPosition) {
+        position = newPosition;
+    }
+
+    /** @param at null to bring it back */
+    void remove(Instant at) {
+        removedAt = at;
+    }
+
+    boolean isRemoved() {
+        return removedAt != null;
     }
 
     int position() {

@@ -1,14 +1,14 @@
 package stillpond.app.project;
 
 /** The rule for titles that people type. */
-final class Title {
+public final class Title {
 
-    static final int MAX_LENGTH = 120;
+    public static final int MAX_LENGTH = 120;
 
     private Title() {}
 
     /** @throws IllegalArgumentException for the user to read */
-    static String of(String what, String typed) {
+    public static String of(String what, String typed) {
         String title = typed == null ? "" : typed.strip();
         if (title.isEmpty()) {
             throw new IllegalArgumentException("Give the " + what + " a title.");

@@ -28,6 +28,13 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     @NativeQuery("delete from cell_fill where layer_id = :layer and cell = any(cast(:cells as integer[]))")
     void clear(UUID layer, Integer[] cells);
 
+    /** Lets one layer wear what another with the same cells wears. */
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("""
+            insert into cell_fill (layer_id, cell, swatch_id)
+            select :to, cell, swatch_id from cell_fill where layer_id = :from""")
+    void copy(UUID from, UUID to);
+
     @Query("""
             select new stillpond.app.sheet.Progress(
                 s.id,

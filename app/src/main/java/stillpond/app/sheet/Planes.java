@@ -30,7 +30,7 @@ public class Planes {
         return planes.findById(name).orElseThrow().content();
     }
 
-    private static String nameOf(byte[] content) {
+    static String nameOf(byte[] content) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
         } catch (NoSuchAlgorithmException e) {

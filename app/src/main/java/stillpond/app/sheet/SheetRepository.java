@@ -17,7 +17,16 @@ interface SheetRepository extends JpaRepository<StoredSheet, UUID> {
     @EntityGraph(attributePaths = "layers")
     Optional<StoredSheet> findByIdAndProjectId(UUID id, UUID projectId);
 
+    List<StoredSheet> findBySceneIdOrderByPositionAscMadeAtAsc(UUID sceneId);
+
     int countBySceneId(UUID sceneId);
+
+    /** Sheets of a project, not removed, that were made from this very file. */
+    @Query("""
+            select s from StoredSheet s join s.layers l
+            where s.projectId = :project and s.removedAt is null and l.source = :source
+            order by s.madeAt""")
+    List<StoredSheet> findMadeFrom(UUID project, String source);
 
     /** Changes to one sheet are made one after the other: whoever holds this row makes the next one. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

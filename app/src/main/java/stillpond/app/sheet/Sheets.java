@@ -13,6 +13,7 @@ import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
+import stillpond.core.format.UnreadableFile;
 
 /** The sheets of projects and what they wear now. */
 @Service
@@ -43,11 +44,19 @@ public class Sheets {
     /**
      * Brings line art in as a new sheet behind the others of its scene. All or nothing: a file that cannot be taken leaves no trace.
      *
-     * @throws stillpond.core.format.UnreadableFile with a message for the user
+     * @throws UnreadableFile with a message for the user, also if the project has this very file already
      */
     public Sheet bring(UUID project, UUID scene, String fileName, byte[] file) {
+        requireNew(project, file);
         LineArt lineArt = LineArt.analyse(file, ImageLimits.DEFAULT);
         return transaction.execute(status -> store(projects.scene(project, scene), FileTitle.of(fileName), lineArt));
+    }
+
+    private void requireNew(UUID project, byte[] file) {
+        sheets.findMadeFrom(project, Planes.nameOf(file)).stream().findFirst().ifPresent(same -> {
+            throw new UnreadableFile("This very file is here already, as '" + same.title()
+                    + "'. To have it twice, copy that sheet on the project page.");
+        });
     }
 
     private Sheet store(Scene scene, String title, LineArt lineArt) {
@@ -57,10 +66,19 @@ public class Sheets {
         return sheets.save(sheet).asSheet();
     }
 
-    /** In their order within each scene. */
+    /** In their order within each scene, without those removed. */
     @Transactional(readOnly = true)
     public List<Sheet> inProject(UUID project) {
         return sheets.findByProjectIdOrderByPositionAscMadeAtAsc(project).stream()
+                .filter(sheet -> !sheet.isRemoved())
+                .map(StoredSheet::asSheet)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Sheet> removed(UUID project) {
+        return sheets.findByProjectIdOrderByPositionAscMadeAtAsc(project).stream()
+                .filter(StoredSheet::isRemoved)
                 .map(StoredSheet::asSheet)
                 .toList();
     }

@@ -37,6 +37,15 @@ class StoredLayer {
         this.smallCells = planes.smallCells();
     }
 
+    StoredLayer copy() {
+        return new StoredLayer(
+                position, new LayerPlanes(widthPx, heightPx, cellCount, source, ink, cells, smallInk, smallCells));
+    }
+
+    UUID id() {
+        return id;
+    }
+
     int position() {
         return position;
     }

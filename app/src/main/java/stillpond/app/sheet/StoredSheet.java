@@ -25,6 +25,7 @@ class StoredSheet {
     private int position;
     private long revision;
     private Instant madeAt;
+    private Instant removedAt;
 
     @OneToMany(cascade = CascadeType.ALL, orphanRemoval = true)
     @JoinColumn(name = "sheet_id", nullable = false, updatable = false)
@@ -40,6 +41,43 @@ class StoredSheet {
         this.title = title;
         this.position = position;
         this.madeAt = madeAt;
+    }
+
+    /** A new sheet with the same line art, behind the others of its scene. */
+    StoredSheet copy(String newTitle, int newPosition, Instant now) {
+        StoredSheet copy = new StoredSheet(projectId, sceneId, newTitle, newPosition, now);
+        layers.forEach(layer -> copy.addLayer(layer.copy()));
+        return copy;
+    }
+
+    void rename(String newTitle) {
+        title = newTitle;
+    }
+
+    void place(UUID scene, int newPosition) {
+        sceneId = scene;
+        position = newPosition;
+    }
+
+    /** @param at null to bring it back */
+    void remove(Instant at) {
+        removedAt = at;
+    }
+
+    boolean isRemoved() {
+        return removedAt != null;
+    }
+
+    UUID sceneId() {
+        return sceneId;
+    }
+
+    String title() {
+        return title;
+    }
+
+    List<StoredLayer> layers() {
+        return layers;
     }
 
     void addLayer(StoredLayer layer) {

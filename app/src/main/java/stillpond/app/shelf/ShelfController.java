@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.sheet.Sheets;
 
 @Controller
 class ShelfController {
@@ -21,11 +22,13 @@ class ShelfController {
     private final ProjectViews views;
     private final Projects projects;
     private final Palettes palettes;
+    private final Sheets sheets;
 
-    ShelfController(ProjectViews views, Projects projects, Palettes palettes) {
+    ShelfController(ProjectViews views, Projects projects, Palettes palettes, Sheets sheets) {
         this.views = views;
         this.projects = projects;
         this.palettes = palettes;
+        this.sheets = sheets;
     }
 
     @GetMapping("/")
@@ -55,6 +58,8 @@ class ShelfController {
     @GetMapping("/projects/{project}")
     String project(@PathVariable UUID project, Model model) {
         model.addAttribute("project", views.get(project));
+        model.addAttribute("removedScenes", projects.removedScenes(project));
+        model.addAttribute("removedSheets", sheets.removed(project));
         return "shelf/project";
     }
 }

@@ -24,6 +24,7 @@ export class Hand {
   private laidLast: Fill | undefined;
   private copied: Fill | undefined;
   private swept: Set<number> | undefined;
+  private pinned = false;
 
   constructor(
     private readonly map: CellMap,
@@ -47,7 +48,14 @@ export class Hand {
   }
 
   pointAt(screen: Point | undefined): void {
-    this.cell.set(screen && this.view.cellAt(screen));
+    if (!this.pinned) {
+      this.cell.set(screen && this.view.cellAt(screen));
+    }
+  }
+
+  /** While pinned, the cell pointed at stays, wherever the pointer goes. */
+  pin(pinned: boolean): void {
+    this.pinned = pinned;
   }
 
   /** Paints the cell at a point at once; all that a sweep passes becomes one change when it ends. */

@@ -39,6 +39,7 @@ export class RegionMenu {
     if (this.hand.cell.get() === undefined) {
       return;
     }
+    this.hand.pin(true);
     this.name();
     this.menu.hidden = false;
     const box = this.canvas.getBoundingClientRect();
@@ -80,6 +81,7 @@ export class RegionMenu {
   }
 
   private close(): void {
+    this.hand.pin(false);
     this.menu.hidden = true;
     this.canvas.focus({ preventScroll: true });
   }

@@ -15,7 +15,8 @@ const OFF_AXIS_COST = 2;
 
 /**
  * The cell that somebody would call the next one in a direction: of all cells whose deepest points lie that way, the one that is nearest,
- * counting steps aside double; neighbours count half, since they are seen to touch. The same cell if there is none.
+ * counting steps aside double; neighbours count half, since they are seen to touch. Where no cell lies that way, a neighbour that reaches
+ * further out that way, such as the page around a figure; and the same cell if there is none either.
  */
 export function towards(map: CellMap, from: number, direction: Direction): number {
   const [ux, uy] = UNIT[direction];
@@ -37,5 +38,13 @@ export function towards(map: CellMap, from: number, direction: Direction): numbe
       best = number;
     }
   });
-  return best;
+  return best === from ? (furtherOut(map, from, ux, uy) ?? from) : best;
+}
+
+function furtherOut(map: CellMap, from: number, ux: number, uy: number): number | undefined {
+  const reach = (number: number) => {
+    const { x, y, width, height } = map.cells[number]!;
+    return Math.max(ux * x, ux * (x + width)) + Math.max(uy * y, uy * (y + height));
+  };
+  return map.neighbours[from]!.find((number) => reach(number) > reach(from));
 }

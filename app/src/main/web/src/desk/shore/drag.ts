@@ -30,6 +30,8 @@ export function dropPebbles(shore: HTMLElement, canvas: HTMLElement, carried: Ca
       pebble.removeEventListener("pointermove", move);
       pebble.removeEventListener("pointerup", end);
       pebble.removeEventListener("pointercancel", end);
+      // The hand goes back to the sheet, and so do the keys that walk over it.
+      canvas.focus({ preventScroll: true });
       if (!dragging) {
         return;
       }

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.MouseButton;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -30,6 +31,29 @@ public record DeskPage(Page page) {
                 .filter(new Locator.FilterOptions().setHasText(swatch))
                 .first()
                 .click();
+    }
+
+    /** Drags a pebble from the shore to a place on the sheet. */
+    public void drop(String swatch, double x, double y) {
+        BoundingBox pebble = page.locator(".pebble")
+                .filter(new Locator.FilterOptions().setHasText(swatch))
+                .first()
+                .boundingBox();
+        At at = onScreen(x, y);
+        page.mouse().move(pebble.x + pebble.width / 2, pebble.y + pebble.height / 2);
+        page.mouse().down();
+        page.mouse().move(at.x(), at.y(), new Mouse.MoveOptions().setSteps(6));
+        page.mouse().up();
+    }
+
+    public void pointAt(double x, double y) {
+        At at = onScreen(x, y);
+        page.mouse().move(at.x(), at.y());
+    }
+
+    public void secondClick(double x, double y) {
+        At at = onScreen(x, y);
+        page.mouse().click(at.x(), at.y(), new Mouse.ClickOptions().setButton(MouseButton.RIGHT));
     }
 
     public void click(double x, double y) {

@@ -2,14 +2,12 @@ package stillpond.app.support;
 
 import java.util.List;
 import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
-import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.cell.CellPlane;
 import stillpond.core.colour.Srgb;
-import stillpond.core.format.PlaneCodec;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Swatch;
 
@@ -36,10 +34,11 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
         return "/projects/" + project + "/sheets/" + sheet.id();
     }
 
-    /** The cell at a place on a sheet, in pixels. */
-    public int cellAt(Sheet sheet, int x, int y) {
-        byte[] stored = pond.bean(Planes.class).content(sheet.frontLayer().cells());
-        CellPlane cells = PlaneCodec.decodeCells(stored);
-        return cells.numberAt(x, y);
+    /** Takes a swatch that nothing wears off its card, behind everybody's back. */
+    public void dropSwatch(Swatch swatch) {
+        pond.bean(JdbcClient.class)
+                .sql("delete from swatch where id = ?")
+                .param(swatch.id())
+                .update();
     }
 }

@@ -1,15 +1,14 @@
 package stillpond.core.format;
 
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
+import java.util.Optional;
 import stillpond.core.ink.Picture;
 
 /**
- * Reads line art: PNG (ISO/IEC 15948) and SVG. What a file is, is told by its first bytes, never by its name.
+ * Reads line art: PNG (ISO/IEC 15948), JPEG (ISO/IEC 10918, also CMYK), TIFF 6.0, WebP and SVG. What a file is, is told by its first bytes, never by its name.
  */
 public final class LineArtReader {
 
-    private static final byte[] PNG_SIGNATURE = {(byte) 0x89, 'P', 'N', 'G', '\r', '\n', 0x1a, '\n'};
     private static final int SNIFFED_BYTES = 256;
 
     private final ImageLimits limits;
@@ -18,21 +17,18 @@ public final class LineArtReader {
         this.limits = limits;
     }
 
-    /** @throws UnreadableFile if it is neither, broken, too large, or refers to anything outside itself */
+    /** @throws UnreadableFile if it is none of these, broken, too large, or refers to anything outside itself */
     public Picture read(byte[] file) {
         limits.requireBytes(file.length);
-        if (startsWith(file, PNG_SIGNATURE)) {
-            return new PngReader(limits).read(file);
+        Optional<RasterFormat> format = RasterFormat.of(file);
+        if (format.isPresent()) {
+            return new RasterReader(limits).read(file, format.get());
         }
         if (looksLikeXml(file)) {
             return new SvgReader(limits).read(file);
         }
-        throw new UnreadableFile("The file is not a picture that can be read here. Bring line art as PNG or SVG.");
-    }
-
-    private static boolean startsWith(byte[] file, byte[] signature) {
-        return file.length >= signature.length
-                && Arrays.equals(file, 0, signature.length, signature, 0, signature.length);
+        throw new UnreadableFile(
+                "The file is not a picture that can be read here. Bring line art as PNG, JPEG, TIFF, WebP or SVG.");
     }
 
     private static boolean looksLikeXml(byte[] file) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
@@ -42,6 +43,48 @@ class LineArtReaderTest {
         Picture picture = reader.read(png(image));
         assertThat(picture.argbAt(1, 1)).isEqualTo(0xffffffff);
         assertThat(picture.argbAt(0, 0)).isEqualTo(0xff000000);
+    }
+
+    /** Real files of each kind: a black square near the upper left corner of a white page of 60 x 40. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "rgb.jpg",
+                "grey.jpg",
+                "cmyk.jpg",
+                "turned.jpg",
+                "deep.png",
+                "palette.png",
+                "deep.tif",
+                "fax.tif",
+                "still.webp"
+            })
+    void filesOfEveryKindAreReadTheRightWayUp(String name) throws IOException {
+        Picture picture = reader.read(file(name));
+        assertThat(picture.widthPx()).isEqualTo(60);
+        assertThat(picture.heightPx()).isEqualTo(40);
+        assertThat(picture.argbAt(11, 11) & 0xff).isLessThan(80);
+        assertThat(picture.argbAt(45, 30) & 0xff).isGreaterThan(240);
+        assertThat(picture.argbAt(11, 30) & 0xff).isGreaterThan(240);
+        assertThat(picture.argbAt(45, 11) & 0xff).isGreaterThan(240);
+    }
+
+    @Test
+    void aPictureThatMovesIsRefused() throws IOException {
+        assertRefused(file("moving.webp"), "moves");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"rgb.jpg", "deep.tif", "still.webp"})
+    void cutOffFilesOfOtherKindsAreRefused(String name) throws IOException {
+        byte[] whole = file(name);
+        assertRefused(Arrays.copyOf(whole, whole.length / 3), "damaged or cut off");
+    }
+
+    @Test
+    void aStripOfOnePixelIsAPictureToo() {
+        Picture strip = reader.read(png(new BufferedImage(1, 7999, BufferedImage.TYPE_BYTE_GRAY)));
+        assertThat(strip.heightPx()).isEqualTo(7999);
     }
 
     @Test
@@ -139,6 +182,12 @@ class LineArtReaderTest {
         assertThatThrownBy(() -> reader.read(file))
                 .isInstanceOf(UnreadableFile.class)
                 .hasMessageContaining(reason);
+    }
+
+    private static byte[] file(String name) throws IOException {
+        try (InputStream in = LineArtReaderTest.class.getResourceAsStream("/lineart/" + name)) {
+            return in.readAllBytes();
+        }
     }
 
     private static byte[] svg(String text) {

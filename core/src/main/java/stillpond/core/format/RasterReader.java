@@ -6,6 +6,7 @@ import java.awt.image.ColorModel;
 import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.Iterator;
 import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
@@ -13,30 +14,58 @@ import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.MemoryCacheImageInputStream;
 import stillpond.core.ink.Picture;
 
-/** Reads a PNG through the JDK's reader. */
-final class PngReader {
+/** Reads pictures made of pixels, through the image readers that are installed; of several pictures in a file the first. */
+final class RasterReader {
+
+    static {
+        // Readers are found through the thread's class loader, which need not be the one that this class came with.
+        Thread thread = Thread.currentThread();
+        ClassLoader before = thread.getContextClassLoader();
+        thread.setContextClassLoader(RasterReader.class.getClassLoader());
+        ImageIO.scanForPlugins();
+        thread.setContextClassLoader(before);
+    }
 
     private final ImageLimits limits;
 
-    PngReader(ImageLimits limits) {
+    RasterReader(ImageLimits limits) {
         this.limits = limits;
     }
 
-    Picture read(byte[] file) {
-        ImageReader reader = ImageIO.getImageReadersByFormatName("png").next();
+    Picture read(byte[] file, RasterFormat format) {
+        ImageReader reader = readerOf(format);
         try (ImageInputStream stream = new MemoryCacheImageInputStream(new ByteArrayInputStream(file))) {
-            // Without its metadata: compressed text chunks are a way to hide a bomb.
-            reader.setInput(stream, true, true);
+            // Without metadata: compressed text is a way to hide a bomb.
+            reader.setInput(stream, false, true);
             limits.requireSize(reader.getWidth(0), reader.getHeight(0));
-            return pictureOf(reader.read(0));
+            requireStill(reader, format);
+            Picture picture = pictureOf(reader.read(0));
+            return format == RasterFormat.JPEG ? ExifOrientation.of(file).turn(picture) : picture;
+        } catch (UnreadableFile e) {
+            throw e;
         } catch (IOException | RuntimeException e) {
-            if (e instanceof UnreadableFile unreadable) {
-                throw unreadable;
-            }
             throw new UnreadableFile(
-                    "The PNG is damaged or cut off, so nothing of it was taken. Export or copy it again.", e);
+                    "The " + format + " is damaged or cut off, so nothing of it was taken. Export or copy it again.",
+                    e);
         } finally {
             reader.dispose();
+        }
+    }
+
+    /** The reader of the wanted format that decodes the most kinds of it stands first. */
+    private static ImageReader readerOf(RasterFormat format) {
+        Iterator<ImageReader> readers = ImageIO.getImageReadersByFormatName(format.name());
+        ImageReader first = readers.next();
+        while (readers.hasNext() && !first.getClass().getName().startsWith("com.twelvemonkeys")) {
+            first = readers.next();
+        }
+        return first;
+    }
+
+    private static void requireStill(ImageReader reader, RasterFormat format) throws IOException {
+        if (format == RasterFormat.WEBP && reader.getNumImages(true) > 1) {
+            throw new UnreadableFile(
+                    "The WebP moves: it holds several pictures. Bring the one you want as a still picture.");
         }
     }
 

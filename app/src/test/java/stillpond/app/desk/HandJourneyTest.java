@@ -1,0 +1,193 @@
+package stillpond.app.desk;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Browser;
+import stillpond.app.support.DeskPage;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+
+/** What a hand does in an hour of flatting, on the sheet with three boxes. */
+class HandJourneyTest {
+
+    private static final int COAT = 0x2f6f5e;
+    private static final int SCARF = 0xd2603f;
+    private static final int PAPER = 0xffffff;
+
+    private TestPond pond;
+    private Browser browser;
+    private Work work;
+    private Sheet sheet;
+    private Page page;
+    private DeskPage desk;
+
+    @BeforeEach
+    void openSheetOnDesk() {
+        pond = TestPond.start();
+        browser = new Browser();
+        work = Work.begin(pond);
+        sheet = work.bring(Drawings.threeBoxes());
+        page = browser.newPage();
+        page.navigate(pond.url());
+        page.getByLabel("Name").fill(work.person());
+        page.getByLabel("Password").fill(TestPond.PASSWORD);
+        page.getByText("Sign in").last().click();
+        page.navigate(pond.url() + work.address(sheet));
+        desk = new DeskPage(page).waitUntilOpen();
+    }
+
+    @AfterEach
+    void close() {
+        assertThat(browser.complaints().stream().filter(text -> !text.contains("ERR_CONNECTION_REFUSED")))
+                .isEmpty();
+        browser.close();
+        pond.close();
+    }
+
+    @Test
+    void dropSampleCopyAgainAndClear() {
+        desk.drop("Scarf", 500, 1000);
+        assertThat(desk.shown(500, 1000)).isEqualTo(SCARF);
+        assertThat(page.locator("#present")).containsText("Coat");
+
+        desk.pointAt(500, 1000);
+        desk.press("s");
+        assertThat(page.locator("#present")).containsText("Scarf");
+        desk.press("Control+c");
+        desk.pointAt(1500, 1000);
+        desk.press("Control+v");
+        assertThat(desk.shown(1500, 1000)).isEqualTo(SCARF);
+        desk.pointAt(2500, 1000);
+        desk.press("a");
+        desk.expectLeft("1 of 4 regions left");
+        desk.press("Delete");
+        assertThat(desk.shown(2500, 1000)).isEqualTo(PAPER);
+        desk.press("o");
+        assertThat(page.locator("#present")).containsText("Coat");
+        desk.press(".");
+        assertThat(page.locator("#present")).containsText("Scarf");
+        desk.press("1");
+        desk.press("Enter");
+        assertThat(desk.shown(2500, 1000)).isEqualTo(COAT);
+        desk.expectSaved();
+    }
+
+    @Test
+    void theSecondButtonOffersWhatCanBeDoneWithARegion() {
+        desk.drop("Coat", 500, 1000);
+        desk.secondClick(500, 1000);
+        assertThat(page.locator("#region-menu")).containsText("Take Coat into the hand");
+        page.keyboard().press("Escape");
+        assertThat(page.locator("#region-menu")).isHidden();
+        desk.secondClick(500, 1000);
+        page.locator("#region-menu").getByText("Clear").click();
+        desk.expectLeft("4 of 4 regions left");
+    }
+
+    @Test
+    void neutralsAreThereAndGreysChangeOnlyTheLook() {
+        desk.drop("Grey", 500, 1000);
+        assertThat(desk.shown(500, 1000)).isEqualTo(0x808080);
+        desk.drop("Scarf", 1500, 1000);
+        desk.press("v");
+        int shown = desk.shown(1500, 1000);
+        assertThat(shown >> 16).isEqualTo(shown & 0xff);
+        desk.press("b");
+        assertThat(desk.shown(1500, 1000)).isEqualTo(PAPER);
+        desk.press("b");
+        desk.press("v");
+        assertThat(desk.shown(1500, 1000)).isEqualTo(SCARF);
+    }
+
+    @Test
+    void aSmallSheetIsFilledWithoutAPointer() {
+        page.locator("#sheet").focus();
+        desk.press("2");
+        desk.press("ArrowRight");
+        String first = page.locator("#said").textContent();
+        assertThat(first).startsWith("Region ").contains("percent of the sheet", "No fill");
+        desk.press("Enter");
+        assertThat(page.locator("#said")).hasText("Filled 1 region with Scarf");
+        for (String direction : List.of("Left", "Left", "Right", "Right", "Right", "Up")) {
+            desk.press("Arrow" + direction);
+            desk.press("Enter");
+        }
+        desk.expectLeft("Every region is filled");
+        desk.expectSaved();
+    }
+
+    @Test
+    void viewAndSwatchAreKept() {
+        desk.take("Scarf");
+        desk.pointAt(500, 1000);
+        page.mouse().wheel(0, -600);
+        String zoomed = page.locator("#zoom").textContent();
+        assertThat(page.locator("#map")).isVisible();
+        page.waitForFunction("() => localStorage.getItem('pond/view') !== 'null' && localStorage.getItem('pond/view')");
+        page.reload();
+        desk.waitUntilOpen();
+        assertThat(page.locator("#zoom")).hasText(zoomed);
+        assertThat(page.locator("#present")).containsText("Scarf");
+        page.locator("#sheet").focus();
+        desk.press("Home");
+        assertThat(page.locator("#map")).isHidden();
+    }
+
+    /** Filling goes on while the server is away; a reload and its return lose nothing and double nothing. */
+    @Test
+    void theServerMayGoAwayAndComeBack() {
+        desk.take("Coat");
+        desk.click(500, 1000);
+        desk.expectSaved();
+        pond.down();
+        desk.click(1500, 1000);
+        desk.take("Scarf");
+        desk.click(2500, 1000);
+        desk.press("Control+z");
+        desk.press("Control+y");
+        assertThat(desk.shown(2500, 1000)).isEqualTo(SCARF);
+        assertThat(page.locator("#delivery")).containsText("Server away, 4 changes kept here");
+
+        pond.up();
+        page.navigate(pond.url() + work.address(sheet));
+        desk.waitUntilOpen();
+        desk.expectSaved();
+        desk.expectLeft("1 of 4 regions left");
+        assertThat(pond.count("change")).isEqualTo(5);
+        page.reload();
+        desk.waitUntilOpen();
+        assertThat(desk.shown(1500, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(2500, 1000)).isEqualTo(SCARF);
+    }
+
+    /** A swatch that is gone from its card when the change arrives. */
+    @Test
+    void aRefusedChangeIsTakenBackWithTheReason() {
+        desk.take("Scarf");
+        work.dropSwatch(work.scarf());
+        desk.click(500, 1000);
+        assertThat(page.locator("#notice")).containsText("on none of the project's cards");
+        desk.expectLeft("4 of 4 regions left");
+        assertThat(desk.shown(500, 1000)).isEqualTo(PAPER);
+    }
+
+    @Test
+    void aPhoneIsToLookAtOnly() {
+        page.setViewportSize(420, 800);
+        assertThat(page.locator("#look-only")).isVisible();
+        assertThat(page.locator("#shore")).isHidden();
+        Locator left = page.locator("#left");
+        desk.click(1500, 1000);
+        page.setViewportSize(1280, 800);
+        assertThat(left).hasText("4 of 4 regions left");
+    }
+}
