@@ -49,7 +49,7 @@ export const cards = [
   }),
 ];
 
-/** Titles, and the functions of sheets.mjs that draw them. */
+/** Titles, the functions of sheets.mjs that draw them, and what kind of file they come as if not an SVG: see rasters.sh. */
 export const scenes = [
   { title: "The sorting room", sheets: [["Morning post", "morningPost"]] },
   {
@@ -59,6 +59,8 @@ export const scenes = [
       ["Farewell from the jetty", "farewell"],
     ],
   },
+  { title: "The lantern hill", sheets: [["Waiting for the light", "lanternHill", "scan"]] },
+  { title: "The night delivery", sheets: [["By moonlight", "nightDelivery", "print"]] },
 ];
 
 export const title = "The Tide Post";

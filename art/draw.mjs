@@ -8,10 +8,14 @@ import * as sheets from "./sheets.mjs";
 const target = join(dirname(fileURLToPath(import.meta.url)), "../app/src/main/resources/demo");
 mkdirSync(target, { recursive: true });
 
-function sheet([sheetTitle, name]) {
+const ENDINGS = { scan: "jpg", print: "png" };
+
+function sheet([sheetTitle, name, raster]) {
   const pen = sheets[name]();
-  const file = `${name}.svg`;
-  writeFileSync(join(target, file), pen.svg());
+  // Drawings that come as pixels are kept beside their code; rasters.sh makes the pixels.
+  const folder = raster ? dirname(fileURLToPath(import.meta.url)) : target;
+  writeFileSync(join(folder, `${name}.svg`), pen.svg());
+  const file = `${name}.${raster ? ENDINGS[raster] : "svg"}`;
   return { title: sheetTitle, file, fills: [...pen.laid].map(([swatch, points]) => ({ swatch, points })) };
 }
 

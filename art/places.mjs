@@ -246,3 +246,43 @@ export function counter(pen, x, y, width) {
     pen.shape(rect(x + 62 + i * (panel + 6), y + 84, panel - 44, 154), { corners: true, w: 2.8 });
   }
 }
+
+/** The signal lantern on its hill: a tapering tower with a lit room on top. */
+export function lantern(pen, x, y, size) {
+  pen.within({ x, y, scale: size }, () => {
+    pen.shape([[-46, -300], [46, -302], [78, 0], [-80, 0]], { corners: true, w: 4.8, gaps: [[0.66, 9]] });
+    for (const [py, half] of [[-240, 52], [-160, 60], [-80, 69]]) {
+      pen.line([[-half, py], [0, py + 9], [half, py - 1]], { w: 3.2, from: 1, to: 1 });
+    }
+    pen.shape([[-18, 0], [-18, -50], [0, -64], [18, -50], [18, 0]], { w: 3.8 });
+    pen.shape(rect(-11, -212, 22, 32), { corners: true, w: 3.2 });
+    pen.shape(rect(-62, -318, 124, 20), { corners: true, w: 4.2 });
+    pen.shape(rect(-44, -396, 88, 80), { corners: true, w: 4.2 });
+    pen.line([[-15, -396], [-15, -316]], { w: 3, from: 1, to: 1 });
+    pen.line([[15, -396], [15, -316]], { w: 3, from: 1, to: 0.9 });
+    pen.shape([[-60, -394], [0, -456], [60, -394]], { corners: true, w: 4.6 });
+    pen.shape(ellipse(0, -464, 10, 11), { w: 3.2 });
+    for (const [ax, ay, bx, by] of [[-78, -372, -150, -394], [-80, -350, -160, -348], [78, -372, 150, -394], [80, -350, 160, -348]]) {
+      pen.line([[ax, ay], [bx, by]], { w: 3, to: 0.1 });
+    }
+    pen.lay("Saltmarsh/Sun", [-30, -356], [0, -356], [30, -356]);
+    pen.lay("Juniper/Scarf", [0, -420], [0, -120]);
+  });
+}
+
+export function moon(pen, x, y, size) {
+  pen.within({ x, y, scale: size }, () => {
+    pen.shape([[20, -70], [-40, -50], [-66, 0], [-40, 50], [20, 70], [-10, 40], [-22, 0], [-10, -40]], { w: 4 });
+    pen.lay("Saltmarsh/Sun", [-42, 0]);
+  });
+}
+
+export function stars(pen, places) {
+  for (const [x, y, size] of places) {
+    const points = Array.from({ length: 8 }, (_, i) => {
+      const reach = i % 2 ? size * 0.36 : size;
+      return [x + Math.cos((i * Math.PI) / 4) * reach, y + Math.sin((i * Math.PI) / 4) * reach];
+    });
+    pen.shape(points, { corners: true, w: 2.6 });
+  }
+}

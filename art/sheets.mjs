@@ -85,3 +85,46 @@ export function morningPost() {
   pen.lay("Sorting room/Lamp", [860, 110], [880, 62]);
   return pen;
 }
+
+/** Drawn on paper with a shadow over it: draw.mjs makes a scan of it. */
+export function lanternHill() {
+  const pen = new Pen(WIDTH, HEIGHT);
+  place.cloud(pen, 380, 190, 1.05);
+  place.gull(pen, 620, 260, 0.9);
+  place.gull(pen, 540, 190, 0.6);
+  place.horizon(pen, [[0, 560], [500, 552], [1000, 560], [1500, 552]]);
+  place.ripples(pen, 250, 620, 150);
+  place.bank(pen, [[0, 760], [260, 740], [520, 700], [800, 560], [1020, 500], [1260, 510], [1500, 600]], { gaps: [[0.72, 10]] });
+  place.lantern(pen, 1090, 520, 0.98);
+  place.bank(pen, [[0, 900], [320, 880], [700, 850], [1100, 800], [1500, 830]]);
+  place.reeds(pen, 1360, 860, 1);
+  place.reeds(pen, 120, 930, 1.1, true);
+  place.pebbles(pen, 860, 960, 8, 380, 11);
+  place.lavender(pen, 680, 960, 1);
+  bram(pen, { x: 430, y: 690, scale: 0.82 }, { arm: "wave", look: 1 });
+  return pen;
+}
+
+/** The page at print size: draw.mjs makes it A4 at 600 dpi. */
+export function nightDelivery() {
+  const pen = new Pen(WIDTH, HEIGHT);
+  place.moon(pen, 210, 180, 1);
+  place.stars(pen, [[420, 120, 16], [560, 250, 11], [760, 90, 14], [910, 210, 10], [1040, 100, 15], [330, 290, 10], [1380, 130, 13]]);
+  place.cloud(pen, 640, 190, 0.7);
+  place.horizon(pen, [[0, 500], [400, 494], [900, 500], [1500, 492]], [[0.36, 9]]);
+  place.hut(pen, 330, 490, 0.92);
+  place.lantern(pen, 1300, 500, 0.62);
+  place.bank(pen, [[0, 640], [360, 628], [700, 650], [1100, 632], [1500, 640]], { gaps: [[0.6, 10]] });
+  place.ripples(pen, 640, 560, 160);
+  place.puddle(pen, 1180, 740, 150, 28);
+  place.puddle(pen, 300, 760, 120, 24);
+  place.bank(pen, [[0, 880], [300, 850], [640, 870], [1000, 900], [1500, 870]]);
+  place.reeds(pen, 110, 930, 1.2);
+  place.reeds(pen, 1400, 940, 1.2, true);
+  place.pebbles(pen, 1060, 990, 12, 460, 5);
+  place.pebbles(pen, 360, 1000, 8, 300, 17);
+  place.lavender(pen, 560, 1000, 1);
+  place.mailSack(pen, 1040, 880, 1);
+  juniper(pen, { x: 800, y: 480, scale: 1.05, flip: true }, { stride: 160, arm: "reach", look: -1 });
+  return pen;
+}

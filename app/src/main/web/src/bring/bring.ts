@@ -6,13 +6,13 @@ import { bringFile, startScene, type BroughtSheet, type Scene } from "./upload";
 registerMenu(alpine);
 alpine.start();
 
-/** More at once is nearly always a folder dropped by mistake. */
-const MOST_FILES = 100;
-
 const project = byId("bring").dataset["project"]!;
+/** More at once is nearly always a folder dropped by mistake. */
+const MOST_FILES = Number(byId("bring").dataset["maxFiles"]);
 const scenes = byId<HTMLSelectElement>("scene");
 const sceneTitle = byId<HTMLInputElement>("scene-title");
 const landing = byId("landing");
+const vector = byId<HTMLInputElement>("vector");
 const files = byId<HTMLInputElement>("files");
 
 function showSceneTitle(): void {
@@ -45,7 +45,10 @@ async function bringAll(chosen: File[]): Promise<void> {
       row.stop.throwIfAborted();
       const scene = await chosenScene();
       const show = (percent: number) => showPercent(row.element, percent);
-      showBrought(row.element, await bringFile(project, scene, file, show, row.stop));
+      showBrought(
+        row.element,
+        await bringFile(project, scene, { file, vectorPx: vector.value }, show, row.stop),
+      );
     } catch (error) {
       const reason = row.stop.aborted ? "you stopped it. Nothing of it was kept." : messageOf(error);
       showRefused(row.element, reason);
@@ -87,7 +90,10 @@ function showBrought(row: HTMLElement, sheet: BroughtSheet): void {
   link.textContent = "Open on the desk";
   row.prepend(picture);
   row.querySelector(".brought-stop")?.remove();
-  setState(row, `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.regions} regions`);
+  setState(
+    row,
+    `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.regions} ${sheet.regions === 1 ? "region" : "regions"}`,
+  );
   row.append(link);
 }
 

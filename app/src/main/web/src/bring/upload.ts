@@ -27,12 +27,15 @@ export function startScene(project: string, title: string): Promise<Scene> {
 export function bringFile(
   project: string,
   scene: string,
-  file: File,
+  { file, vectorPx }: { file: File; vectorPx: string },
   progress: (percent: number) => void,
   signal: AbortSignal,
 ): Promise<BroughtSheet> {
   const form = new FormData();
   form.set("file", file);
+  if (vectorPx !== "") {
+    form.set("vectorPx", vectorPx);
+  }
   return post<BroughtSheet>(`/projects/${project}/scenes/${scene}/sheets`, form, progress, signal);
 }
 

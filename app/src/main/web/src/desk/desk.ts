@@ -6,6 +6,8 @@ import { Hand } from "./hand/hand";
 import { KeyInput } from "./hand/keys";
 import { PointerInput } from "./hand/pointer";
 import { RegionMenu } from "./hand/region-menu";
+import { InkPanel } from "./ink/ink-panel";
+import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
 import { fetchCellMap, fetchCells, fetchInk } from "./model/planes";
 import type { DeskState, LayerState } from "./model/state";
@@ -62,6 +64,9 @@ async function open(): Promise<void> {
   keepView(view, state.sheet);
   showMap(view);
   showHelp(hand);
+
+  new InkPanel(path, state.sheet, view, ink, layer.inkSettings);
+  showLost(state.sheet, fills, view);
 
   showZoom(view);
   showProgress(fills);

@@ -25,12 +25,12 @@ import stillpond.core.ink.Picture;
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Fork(value = 1, jvmArgs = "-Xmx4g")
-@Warmup(iterations = 2, time = 3)
-@Measurement(iterations = 4, time = 3)
+@Fork(value = 1, jvmArgs = "-Xmx8g")
+@Warmup(iterations = 1, time = 3)
+@Measurement(iterations = 3, time = 3)
 public class EngineBenchmark {
 
-    @Param({"4", "35"})
+    @Param({"4", "35", "140"})
     public int megapixels;
 
     private byte[] file;

@@ -10,6 +10,8 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Random;
 import javax.imageio.ImageIO;
 
@@ -40,6 +42,15 @@ final class MadePage {
             throw new UncheckedIOException(e);
         }
         return out.toByteArray();
+    }
+
+    /** The same, kept in the folder for temporary files: drawing the large ones takes longer than reading them. */
+    static byte[] file(int megapixels) throws IOException {
+        Path path = Path.of(System.getProperty("java.io.tmpdir"), "still-pond-page-" + megapixels + ".png");
+        if (!Files.exists(path)) {
+            Files.write(path, png(megapixels));
+        }
+        return Files.readAllBytes(path);
     }
 
     private static void draw(Graphics2D pen, int width, int height) {

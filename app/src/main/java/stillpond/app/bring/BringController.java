@@ -1,7 +1,9 @@
 package stillpond.app.bring;
 
 import java.io.IOException;
+import java.util.OptionalInt;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,8 +16,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
+import stillpond.app.sheet.LineArtFile;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.format.ImageLimits;
 
 @Controller
 class BringController {
@@ -23,9 +27,15 @@ class BringController {
     private final Projects projects;
     private final Sheets sheets;
 
-    BringController(Projects projects, Sheets sheets) {
+    private final ImageLimits limits;
+    private final int maxFiles;
+
+    BringController(
+            Projects projects, Sheets sheets, ImageLimits limits, @Value("${pond.limits.max-files}") int maxFiles) {
         this.projects = projects;
         this.sheets = sheets;
+        this.limits = limits;
+        this.maxFiles = maxFiles;
     }
 
     @GetMapping("/projects/{project}/bring")
@@ -33,6 +43,8 @@ class BringController {
         model.addAttribute("project", projects.get(project));
         model.addAttribute("scenes", projects.scenes(project));
         model.addAttribute("chosen", scene);
+        model.addAttribute("limits", limits);
+        model.addAttribute("maxFiles", maxFiles);
         return "bring/bring";
     }
 
@@ -48,9 +60,18 @@ class BringController {
     @PostMapping("/projects/{project}/scenes/{scene}/sheets")
     @ResponseBody
     @ResponseStatus(HttpStatus.CREATED)
-    BroughtSheet bring(@PathVariable UUID project, @PathVariable UUID scene, @RequestParam MultipartFile file)
+    BroughtSheet bring(
+            @PathVariable UUID project,
+            @PathVariable UUID scene,
+            @RequestParam MultipartFile file,
+            @RequestParam(required = false) Integer vectorPx)
             throws IOException {
-        Sheet sheet = sheets.bring(project, scene, file.getOriginalFilename(), file.getBytes());
+        Sheet sheet = sheets.bring(
+                project, scene, new LineArtFile(file.getOriginalFilename(), file.getBytes(), asOptional(vectorPx)));
         return BroughtSheet.of(sheet);
+    }
+
+    private static OptionalInt asOptional(Integer value) {
+        return value == null ? OptionalInt.empty() : OptionalInt.of(value);
     }
 }

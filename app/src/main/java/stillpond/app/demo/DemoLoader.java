@@ -20,6 +20,7 @@ import stillpond.app.project.Role;
 import stillpond.app.project.Scene;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.LineArtFile;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
@@ -89,7 +90,8 @@ class DemoLoader implements ApplicationRunner {
         for (DemoBook.DemoScene demoScene : book.scenes()) {
             Scene scene = projects.addScene(project, demoScene.title());
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
-                Sheet sheet = sheets.bring(project, scene.id(), demoSheet.title(), read(demoSheet.file()));
+                Sheet sheet =
+                        sheets.bring(project, scene.id(), LineArtFile.of(demoSheet.title(), read(demoSheet.file())));
                 fill(sheet, lead, demoSheet.fills(), swatches);
             }
         }

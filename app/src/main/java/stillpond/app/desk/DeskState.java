@@ -10,6 +10,7 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.UndoableChanges;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.ink.InkSettings;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 
@@ -32,7 +33,18 @@ record DeskState(
             String cells,
             String smallInk,
             String smallCells,
+            InkState inkSettings,
             Map<String, List<Integer>> fills) {}
+
+    /** Null where it is found from the picture. */
+    record InkState(Integer threshold, Integer speckPx, String pencil) {
+        static InkState of(InkSettings settings) {
+            return new InkState(
+                    settings.threshold().isPresent() ? settings.threshold().getAsInt() : null,
+                    settings.speckPx().isPresent() ? settings.speckPx().getAsInt() : null,
+                    settings.pencil().name());
+        }
+    }
 
     record CardState(UUID id, String name, String subject, List<SwatchState> swatches) {}
 
@@ -72,6 +84,7 @@ record DeskState(
                 planes + layer.cells(),
                 planes + layer.smallInk(),
                 planes + layer.smallCells(),
+                InkState.of(layer.settings()),
                 cellsByFill);
     }
 

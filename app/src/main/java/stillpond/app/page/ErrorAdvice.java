@@ -3,10 +3,12 @@ package stillpond.app.page;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.util.unit.DataSize;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
@@ -20,6 +22,12 @@ class ErrorAdvice {
 
     private static final String NOT_HERE = "There is nothing at this address, or you are not a member of its project.";
 
+    private final DataSize maxFile;
+
+    ErrorAdvice(@Value("${pond.limits.max-file}") DataSize maxFile) {
+        this.maxFile = maxFile;
+    }
+
     @ExceptionHandler({NoSuchElementException.class, MethodArgumentTypeMismatchException.class})
     Object notFound(HttpServletRequest request) {
         return answer(request, HttpStatus.NOT_FOUND, NOT_HERE);
@@ -32,7 +40,10 @@ class ErrorAdvice {
 
     @ExceptionHandler(MaxUploadSizeExceededException.class)
     Object tooLarge(HttpServletRequest request) {
-        return answer(request, HttpStatus.CONTENT_TOO_LARGE, "The file is larger than 200 MB, so it was not taken.");
+        return answer(
+                request,
+                HttpStatus.CONTENT_TOO_LARGE,
+                "The file is larger than " + maxFile.toMegabytes() + " MB, so it was not taken.");
     }
 
     @ExceptionHandler(IllegalArgumentException.class)

@@ -38,8 +38,8 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     @Query("""
             select new stillpond.app.sheet.Progress(
                 s.id,
-                (select count(f) from CellFill f where f.key.layerId in (select l.id from s.layers l)),
-                (select sum(l.cellCount) from s.layers l))
+                (select count(f) from CellFill f where f.key.layerId in (select l.id from s.layers l where l.current)),
+                (select sum(l.cellCount) from s.layers l where l.current))
             from StoredSheet s where s.projectId = :project""")
     List<Progress> countFilled(UUID project);
 }

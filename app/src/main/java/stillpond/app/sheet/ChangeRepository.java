@@ -10,7 +10,7 @@ interface ChangeRepository extends JpaRepository<StoredChange, UUID> {
 
     @NativeQuery("""
             select * from change
-            where sheet_id = :sheet and author_id = :author and kind = 'FILL'
+            where sheet_id = :sheet and author_id = :author and kind not in ('UNDO', 'REDO')
               and parent is not distinct from cast(:parent as uuid)
             order by revision desc
             limit 1""")
@@ -23,7 +23,7 @@ interface ChangeRepository extends JpaRepository<StoredChange, UUID> {
                 union all
                 select c.*, line.step + 1 from change c join line on c.id = line.parent where line.step < :most
             )
-            select id, sheet_id, layer_id, revision, author_id, made_at, kind, concerns, parent, cells, before, after
+            select id, sheet_id, layer_id, revision, author_id, made_at, kind, concerns, parent, cells, before, after, replaced
             from line order by step""")
     List<StoredChange> findLine(UUID head, int most);
 }

@@ -1,7 +1,10 @@
 package stillpond.app.sheet;
 
-/** The size of a layer and the names under which its planes are kept. */
+import stillpond.core.ink.InkSettings;
+
+/** How a layer came to be: its settings, its size and the names under which its planes are kept. */
 record LayerPlanes(
+        InkSettings settings,
         int widthPx,
         int heightPx,
         int cellCount,

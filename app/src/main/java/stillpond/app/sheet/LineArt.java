@@ -7,6 +7,7 @@ import stillpond.core.format.PlaneCodec;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.ink.InkSettings;
 import stillpond.core.render.SmallSheet;
 
 /**
@@ -15,6 +16,7 @@ import stillpond.core.render.SmallSheet;
  * @param source the file as it came
  */
 record LineArt(
+        InkSettings settings,
         int widthPx,
         int heightPx,
         int cellCount,
@@ -28,12 +30,13 @@ record LineArt(
     private static final int SMALL_LONG_SIDE_PX = 480;
 
     /** @throws UnreadableFile if it cannot be read, or holds nothing to fill or nothing that bounds a fill */
-    static LineArt analyse(byte[] file, ImageLimits limits) {
-        InkPlane ink = InkFinder.find(new LineArtReader(limits).read(file));
+    static LineArt analyse(byte[] file, ImageLimits limits, InkSettings settings) {
+        InkPlane ink = InkFinder.find(new LineArtReader(limits).read(file), settings);
         requireSomethingToFill(ink);
         CellMap map = CellMap.of(ink);
         SmallSheet small = SmallSheet.of(map.plane(), ink, SMALL_LONG_SIDE_PX);
         return new LineArt(
+                settings,
                 ink.widthPx(),
                 ink.heightPx(),
                 map.cells().size(),
@@ -56,6 +59,7 @@ record LineArt(
 
     LayerPlanes keepIn(Planes planes) {
         return new LayerPlanes(
+                settings,
                 widthPx,
                 heightPx,
                 cellCount,

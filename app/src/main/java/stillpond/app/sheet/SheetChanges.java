@@ -3,8 +3,11 @@ package stillpond.app.sheet;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -12,11 +15,14 @@ import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.StoredChange.Kind;
 import stillpond.app.sheet.StoredChange.Origin;
+import stillpond.core.cell.CellMap;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.fill.MovedFills;
 import stillpond.core.fill.Swap;
 import stillpond.core.fill.UndoLine;
+import stillpond.core.format.PlaneCodec;
 
 /** Makes changes: each is one row of the sheet's log, written together with the state that it changes. */
 @Service
@@ -28,6 +34,8 @@ public class SheetChanges {
     private final UndoHeadRepository heads;
     private final CellFillRepository fills;
     private final Palettes palettes;
+    private final LayerSwaps swaps;
+    private final Planes planes;
     private final Clock clock;
 
     SheetChanges(
@@ -36,12 +44,16 @@ public class SheetChanges {
             UndoHeadRepository heads,
             CellFillRepository fills,
             Palettes palettes,
+            LayerSwaps swaps,
+            Planes planes,
             Clock clock) {
         this.sheets = sheets;
         this.changes = changes;
         this.heads = heads;
         this.fills = fills;
         this.palettes = palettes;
+        this.swaps = swaps;
+        this.planes = planes;
         this.clock = clock;
     }
 
@@ -64,6 +76,47 @@ public class SheetChanges {
         }
         ChangeRequest.Redo redo = (ChangeRequest.Redo) request;
         return step(sheet, author, redo.id(), Kind.REDO, redo.concerns());
+    }
+
+    /**
+     * Lets line art that was cut anew take the place of a sheet's present layer, and brings its fills over.
+     *
+     * @param before the sheet that the line art was made for
+     * @return the fills that found no place
+     * @throws IllegalArgumentException if somebody else has cut the sheet anew in between
+     */
+    List<Recuts.LostFill> recut(Sheet before, UUID author, LineArt lineArt) {
+        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
+        StoredLayer old = sheet.layer(before.frontLayer().id());
+        if (!old.isCurrent()) {
+            throw new IllegalArgumentException(
+                    "Somebody else has analysed this sheet anew just now; look at that first.");
+        }
+        StoredLayer fresh = new StoredLayer(old.position(), lineArt.keepIn(planes));
+        sheet.addLayer(fresh);
+        sheet.replace(old, fresh);
+        sheets.saveAndFlush(sheet);
+        MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
+        UUID id = UUID.randomUUID();
+        UndoLine<UUID> line = line(sheet.id(), author);
+        StoredChange stored = StoredChange.recut(id, line.head(), origin(sheet, fresh.id(), author), old.id());
+        keep(new Entry(stored, Fills.none().becoming(moved.fills())), line.made(id));
+        return lost(old.asLayer(), moved.lost());
+    }
+
+    private List<Recuts.LostFill> lost(Layer layer, List<Integer> cells) {
+        if (cells.isEmpty()) {
+            return List.of();
+        }
+        Fills worn = current(layer.id(), cells);
+        CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
+        return cells.stream()
+                .map(map.cells()::get)
+                .map(cell -> new Recuts.LostFill(
+                        ((Fill.Flat) worn.of(cell.number())).swatch(),
+                        (cell.deepestX() + 0.5) / layer.widthPx(),
+                        (cell.deepestY() + 0.5) / layer.heightPx()))
+                .toList();
     }
 
     /** The changes that the author can take back, newest first, and do again, next first; at the most so many of each. */
@@ -104,7 +157,7 @@ public class SheetChanges {
         }
         UndoLine<UUID> line = line(sheet.id(), author);
         StoredChange stored = StoredChange.fill(lay.id(), line.head(), origin(sheet, lay.layer(), author), change);
-        return keep(stored, change, line.made(lay.id()));
+        return keep(new Entry(stored, change), line.made(lay.id()));
     }
 
     private Optional<String> objectionTo(StoredSheet sheet, ChangeRequest.Lay lay) {
@@ -112,7 +165,7 @@ public class SheetChanges {
                 .filter(each -> each.id().equals(lay.layer()))
                 .findFirst();
         if (layer.isEmpty()) {
-            return Optional.of("This sheet has no such layer any more.");
+            return Optional.of("This sheet was analysed anew meanwhile; it is shown as it is now.");
         }
         if (lay.cells().isEmpty()) {
             return Optional.of("No region was named.");
@@ -137,12 +190,54 @@ public class SheetChanges {
                     id, "Your changes went on elsewhere since; the sheet is shown as it is now.");
         }
         StoredChange concerned = changes.findById(concerns).orElseThrow();
-        Change toTakeBack =
+        Entry entry = concerned.replaced().isPresent()
+                ? stepOfRecut(sheet, author, id, kind, concerned)
+                : stepOfFill(sheet, author, id, kind, concerned);
+        return keep(entry, step.get().after());
+    }
+
+    private Entry stepOfFill(StoredSheet sheet, UUID author, UUID id, Kind kind, StoredChange concerned) {
+        Change made =
                 kind == Kind.UNDO ? concerned.change() : concerned.change().inverse();
+        StoredLayer then = sheet.layer(concerned.layerId());
+        StoredLayer now = sheet.currentLayers().stream()
+                .filter(layer -> layer.position() == then.position())
+                .findFirst()
+                .orElseThrow();
+        Change toTakeBack = then == now ? made : inTheSamePlace(made, then.asLayer(), now.asLayer());
         List<Integer> cells = toTakeBack.swaps().stream().map(Swap::cell).toList();
-        Change change = current(concerned.layerId(), cells).takingBack(toTakeBack);
-        StoredChange stored = StoredChange.step(id, kind, concerns, origin(sheet, concerned.layerId(), author), change);
-        return keep(stored, change, step.get().after());
+        Change change = current(now.id(), cells).takingBack(toTakeBack);
+        return new Entry(
+                StoredChange.step(id, kind, concerned.getId(), origin(sheet, now.id(), author), change), change);
+    }
+
+    /** A change of another cutting of the layer, said in the cells of the present one. */
+    private Change inTheSamePlace(Change change, Layer then, Layer now) {
+        Map<Integer, Swap> translated = new LinkedHashMap<>();
+        change.swaps().stream()
+                .collect(Collectors.groupingBy(swap -> List.of(swap.before(), swap.after())))
+                .forEach((fills, group) -> {
+                    Set<Integer> cells = group.stream().map(Swap::cell).collect(Collectors.toSet());
+                    swaps.inTheSamePlace(then, cells, now)
+                            .forEach(cell -> translated.put(cell, new Swap(cell, fills.get(0), fills.get(1))));
+                });
+        return new Change(List.copyOf(translated.values()));
+    }
+
+    private Entry stepOfRecut(StoredSheet sheet, UUID author, UUID id, Kind kind, StoredChange recut) {
+        UUID replaced = recut.replaced().orElseThrow();
+        StoredLayer present = sheet.layer(kind == Kind.UNDO ? recut.layerId() : replaced);
+        StoredLayer former = sheet.layer(kind == Kind.UNDO ? replaced : recut.layerId());
+        Fills restored = swaps.restored(present.asLayer(), former.asLayer());
+        sheet.replace(present, former);
+        Origin origin = origin(sheet, former.id(), author);
+        return new Entry(
+                StoredChange.step(id, kind, recut.getId(), origin, new Change(List.of())),
+                Fills.of(worn(former.id())).becoming(restored));
+    }
+
+    private Map<Integer, Fill> worn(UUID layer) {
+        return fills.findByKeyLayerId(layer).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill));
     }
 
     private UndoLine<UUID> line(UUID sheet, UUID author) {
@@ -160,13 +255,17 @@ public class SheetChanges {
         return new Origin(sheet.id(), layer, author, sheet.nextRevision(), clock.instant());
     }
 
-    private ChangeOutcome keep(StoredChange stored, Change change, UndoLine<UUID> line) {
+    /** A row of the log, and what becomes of the fills of its layer. */
+    private record Entry(StoredChange stored, Change fills) {}
+
+    private ChangeOutcome keep(Entry entry, UndoLine<UUID> line) {
+        StoredChange stored = entry.stored();
         changes.saveAndFlush(stored);
         UndoHead.Key key = new UndoHead.Key(stored.sheetId(), stored.authorId());
         UndoHead head = heads.findById(key).orElseGet(() -> new UndoHead(stored.sheetId(), stored.authorId()));
         head.moveTo(line);
         heads.saveAndFlush(head);
-        write(stored.layerId(), change);
+        write(stored.layerId(), entry.fills());
         return new ChangeOutcome.Made(stored.asMade());
     }
 

@@ -63,8 +63,10 @@ public class SheetOrder {
         order.add(order.indexOf(original) + 1, sheets.save(copy));
         number(order);
         sheets.flush();
-        for (int i = 0; i < original.layers().size(); i++) {
-            fills.copy(original.layers().get(i).id(), copy.layers().get(i).id());
+        for (int i = 0; i < original.currentLayers().size(); i++) {
+            fills.copy(
+                    original.currentLayers().get(i).id(),
+                    copy.currentLayers().get(i).id());
         }
         return copy.id();
     }

@@ -24,7 +24,7 @@ interface SheetRepository extends JpaRepository<StoredSheet, UUID> {
     /** Sheets of a project, not removed, that were made from this very file. */
     @Query("""
             select s from StoredSheet s join s.layers l
-            where s.projectId = :project and s.removedAt is null and l.source = :source
+            where s.projectId = :project and s.removedAt is null and l.current and l.source = :source
             order by s.madeAt""")
     List<StoredSheet> findMadeFrom(UUID project, String source);
 

@@ -14,6 +14,7 @@ import stillpond.app.project.Scene;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
+import stillpond.core.ink.InkSettings;
 
 /** The sheets of projects and what they wear now. */
 @Service
@@ -24,6 +25,7 @@ public class Sheets {
     private final Planes planes;
     private final Projects projects;
     private final TransactionTemplate transaction;
+    private final ImageLimits limits;
     private final Clock clock;
 
     Sheets(
@@ -32,12 +34,14 @@ public class Sheets {
             Planes planes,
             Projects projects,
             TransactionTemplate transaction,
+            ImageLimits limits,
             Clock clock) {
         this.sheets = sheets;
         this.fills = fills;
         this.planes = planes;
         this.projects = projects;
         this.transaction = transaction;
+        this.limits = limits;
         this.clock = clock;
     }
 
@@ -46,10 +50,16 @@ public class Sheets {
      *
      * @throws UnreadableFile with a message for the user, also if the project has this very file already
      */
-    public Sheet bring(UUID project, UUID scene, String fileName, byte[] file) {
-        requireNew(project, file);
-        LineArt lineArt = LineArt.analyse(file, ImageLimits.DEFAULT);
-        return transaction.execute(status -> store(projects.scene(project, scene), FileTitle.of(fileName), lineArt));
+    public Sheet bring(UUID project, UUID scene, LineArtFile file) {
+        requireNew(project, file.content());
+        LineArt lineArt = LineArt.analyse(file.content(), limitsFor(file), InkSettings.AUTOMATIC);
+        return transaction.execute(status -> store(projects.scene(project, scene), FileTitle.of(file.name()), lineArt));
+    }
+
+    private ImageLimits limitsFor(LineArtFile file) {
+        return file.vectorLongSidePx().isPresent()
+                ? limits.withVectorLongSide(file.vectorLongSidePx().getAsInt())
+                : limits;
     }
 
     private void requireNew(UUID project, byte[] file) {

@@ -25,6 +25,7 @@ class StoredChange implements Persistable<UUID> {
 
     enum Kind {
         FILL,
+        RECUT,
         UNDO,
         REDO
     }
@@ -46,6 +47,7 @@ class StoredChange implements Persistable<UUID> {
 
     private UUID concerns;
     private UUID parent;
+    private UUID replaced;
 
     @Column(columnDefinition = "integer[]")
     private int[] cells;
@@ -76,6 +78,14 @@ class StoredChange implements Persistable<UUID> {
     static StoredChange fill(UUID id, Optional<UUID> parent, Origin origin, Change change) {
         StoredChange stored = new StoredChange(id, Kind.FILL, origin, change);
         stored.parent = parent.orElse(null);
+        return stored;
+    }
+
+    /** The layer of {@code origin} took the place of another. */
+    static StoredChange recut(UUID id, Optional<UUID> parent, Origin origin, UUID replaced) {
+        StoredChange stored = new StoredChange(id, Kind.RECUT, origin, new Change(List.of()));
+        stored.parent = parent.orElse(null);
+        stored.replaced = replaced;
         return stored;
     }
 
@@ -119,6 +129,11 @@ class StoredChange implements Persistable<UUID> {
 
     Optional<UUID> concerns() {
         return Optional.ofNullable(concerns);
+    }
+
+    /** For recuts: the layer whose place the new one took. */
+    Optional<UUID> replaced() {
+        return Optional.ofNullable(replaced);
     }
 
     Optional<UUID> parent() {

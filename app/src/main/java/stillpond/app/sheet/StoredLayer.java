@@ -1,9 +1,15 @@
 package stillpond.app.sheet;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.OptionalInt;
 import java.util.UUID;
+import stillpond.core.ink.InkSettings;
+import stillpond.core.ink.Pencil;
 
 @Entity
 @Table(name = "layer")
@@ -13,6 +19,16 @@ class StoredLayer {
     private UUID id;
 
     private int position;
+
+    @Column(name = "is_current")
+    private boolean current;
+
+    private Integer inkThreshold;
+    private Integer speckPx;
+
+    @Enumerated(EnumType.STRING)
+    private Pencil pencil;
+
     private int widthPx;
     private int heightPx;
     private int cellCount;
@@ -27,6 +43,10 @@ class StoredLayer {
     StoredLayer(int position, LayerPlanes planes) {
         this.id = UUID.randomUUID();
         this.position = position;
+        this.current = true;
+        this.inkThreshold = boxed(planes.settings().threshold());
+        this.speckPx = boxed(planes.settings().speckPx());
+        this.pencil = planes.settings().pencil();
         this.widthPx = planes.widthPx();
         this.heightPx = planes.heightPx();
         this.cellCount = planes.cellCount();
@@ -39,7 +59,8 @@ class StoredLayer {
 
     StoredLayer copy() {
         return new StoredLayer(
-                position, new LayerPlanes(widthPx, heightPx, cellCount, source, ink, cells, smallInk, smallCells));
+                position,
+                new LayerPlanes(settings(), widthPx, heightPx, cellCount, source, ink, cells, smallInk, smallCells));
     }
 
     UUID id() {
@@ -50,11 +71,27 @@ class StoredLayer {
         return position;
     }
 
-    String source() {
-        return source;
+    boolean isCurrent() {
+        return current;
+    }
+
+    void setCurrent(boolean isCurrent) {
+        current = isCurrent;
+    }
+
+    private InkSettings settings() {
+        return new InkSettings(unboxed(inkThreshold), unboxed(speckPx), pencil);
     }
 
     Layer asLayer() {
-        return new Layer(id, widthPx, heightPx, cellCount, ink, cells, smallInk, smallCells);
+        return new Layer(id, widthPx, heightPx, cellCount, settings(), source, ink, cells, smallInk, smallCells);
+    }
+
+    private static Integer boxed(OptionalInt value) {
+        return value.isPresent() ? value.getAsInt() : null;
+    }
+
+    private static OptionalInt unboxed(Integer value) {
+        return value == null ? OptionalInt.empty() : OptionalInt.of(value);
     }
 }

@@ -46,7 +46,7 @@ class StoredSheet {
     /** A new sheet with the same line art, behind the others of its scene. */
     StoredSheet copy(String newTitle, int newPosition, Instant now) {
         StoredSheet copy = new StoredSheet(projectId, sceneId, newTitle, newPosition, now);
-        layers.forEach(layer -> copy.addLayer(layer.copy()));
+        currentLayers().forEach(layer -> copy.addLayer(layer.copy()));
         return copy;
     }
 
@@ -76,8 +76,22 @@ class StoredSheet {
         return title;
     }
 
-    List<StoredLayer> layers() {
-        return layers;
+    /** Those that the sheet has now, front to back. */
+    List<StoredLayer> currentLayers() {
+        return layers.stream().filter(StoredLayer::isCurrent).toList();
+    }
+
+    StoredLayer layer(UUID layer) {
+        return layers.stream()
+                .filter(each -> each.id().equals(layer))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Lets a layer take the place of another; the other is kept aside. */
+    void replace(StoredLayer old, StoredLayer fresh) {
+        old.setCurrent(false);
+        fresh.setCurrent(true);
     }
 
     void addLayer(StoredLayer layer) {
@@ -115,6 +129,9 @@ class StoredSheet {
                 sceneId,
                 title,
                 revision,
-                layers.stream().map(StoredLayer::asLayer).toList());
+                layers.stream()
+                        .filter(StoredLayer::isCurrent)
+                        .map(StoredLayer::asLayer)
+                        .toList());
     }
 }

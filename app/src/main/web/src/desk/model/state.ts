@@ -19,6 +19,13 @@ export interface Card {
   readonly swatches: Swatch[];
 }
 
+/** How ink is told from paper; null where it is found from the picture. */
+export interface InkSettings {
+  readonly threshold: number | null;
+  readonly speckPx: number | null;
+  readonly pencil: "NONE" | "BLUE" | "RED";
+}
+
 export interface LayerState {
   readonly id: string;
   readonly widthPx: number;
@@ -29,6 +36,7 @@ export interface LayerState {
   readonly cells: string;
   readonly smallInk: string;
   readonly smallCells: string;
+  readonly inkSettings: InkSettings;
   readonly fills: Record<Fill, number[]>;
 }
 

@@ -108,12 +108,18 @@ export class Work {
       return;
     }
     const change = from.shift()!;
-    this.fills.apply(this.fills.takingBack(toTakeBack(change.swaps)));
+    // What was done before the line art was analysed anew speaks of other cells: there the server's answer is waited for.
+    if (change.layer === this.fills.layer) {
+      this.fills.apply(this.fills.takingBack(toTakeBack(change.swaps)));
+    }
     to.unshift(change);
   }
 
   private onAnswer(answer: ChangeAnswer): void {
-    if (answer.outcome === "refused") {
+    if (answer.layer !== null && answer.layer !== this.fills.layer) {
+      // An analysis was taken back or done again: the sheet has other cells now.
+      location.reload();
+    } else if (answer.outcome === "refused") {
       this.notice.set(answer.reason ?? "The change was not taken.");
       void this.resync();
     } else if (answer.outcome === "made") {
@@ -132,7 +138,12 @@ export class Work {
   }
 
   private async resync(): Promise<void> {
-    this.load(await call<DeskState>(`${this.sheetPath}/desk`));
+    const state = await call<DeskState>(`${this.sheetPath}/desk`);
+    if (!state.layers.some((layer) => layer.id === this.fills.layer)) {
+      location.reload();
+      return;
+    }
+    this.load(state);
     this.outbox.pending().forEach((message) => this.paint(message));
   }
 

@@ -10,6 +10,8 @@ export interface Looking {
   ink: number;
   /** 0 to 1 */
   flats: number;
+  /** Density from which on ink is shown black and all else as paper, 0 to 1; 0: ink is shown as it is. */
+  inkCut: number;
 }
 
 /** A ring that runs out from a point, inside one cell. */
@@ -36,7 +38,7 @@ const TABLE_WIDTH = 1024;
 const MAX_TILE_PX = 4096;
 const UNIFORMS = [
   ...["tile", "placing", "viewport", "cells", "ink", "colours", "marks"],
-  ...["ripple", "rippleCell", "greys", "inkShown", "flatsShown", "strokePx"],
+  ...["ripple", "rippleCell", "greys", "inkShown", "flatsShown", "inkCut", "strokePx"],
 ] as const;
 
 /** Draws a layer with WebGL2: cell numbers and ink as textures, colours looked up in a small table. */
@@ -104,6 +106,7 @@ export class Renderer {
     gl.uniform1f(uniforms.greys, looking.greys ? 1 : 0);
     gl.uniform1f(uniforms.inkShown, looking.ink);
     gl.uniform1f(uniforms.flatsShown, looking.flats);
+    gl.uniform1f(uniforms.inkCut, looking.inkCut);
     gl.uniform1i(uniforms.rippleCell, ripple?.cell ?? -1);
     gl.uniform4f(uniforms.ripple, ripple?.x ?? 0, ripple?.y ?? 0, ripple?.radius ?? 0, ripple?.strength ?? 0);
     bind(gl, 2, uniforms.colours, this.colourTable);

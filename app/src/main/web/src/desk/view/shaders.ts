@@ -27,6 +27,7 @@ uniform int rippleCell;
 uniform float greys;        // 1: show values only
 uniform float inkShown;     // 0 to 1
 uniform float flatsShown;   // 0 to 1
+uniform float inkCut;       // above 0: ink is all or nothing from this density on
 in vec2 at;
 out vec4 colour;
 
@@ -48,7 +49,10 @@ vec3 flatAt(vec2 p) {
 }
 
 float inkAt(vec2 p) {
-  return texture(ink, (p - tile.xy) / tile.zw).r;
+  float density = texture(ink, (p - tile.xy) / tile.zw).r;
+  if (inkCut == 0.0) return density;
+  float soft = min(0.15, 0.5 / placing.x * 0.1);
+  return smoothstep(inkCut - soft, inkCut + 0.004, density);
 }
 
 bool pointedAt(vec2 p) {

@@ -9,11 +9,12 @@ const RIPPLE_PX = 90;
 /** The sheet on screen. Draws at the next frame whenever something has changed, and not otherwise. */
 export class SheetView {
   readonly camera: Camera;
-  readonly looking: Looking = { greys: false, ink: 1, flats: 1 };
+  readonly looking: Looking = { greys: false, ink: 1, flats: 1, inkCut: 0 };
 
   private readonly renderer: Renderer;
   private readonly calm = matchMedia("(prefers-reduced-motion: reduce)");
   private asked = false;
+  private shownOnce = false;
   private isFitted = true;
   private ripple: { cell: number; at: Point; startMs: number } | undefined;
   private readonly moved: (() => void)[] = [];
@@ -166,6 +167,10 @@ export class SheetView {
   private frame(now: number): void {
     this.asked = false;
     this.renderer.draw(this.camera, this.looking, this.rippleAt(now));
+    if (!this.shownOnce) {
+      this.shownOnce = true;
+      performance.mark("first picture");
+    }
   }
 
   private rippleAt(now: number): Ripple | undefined {

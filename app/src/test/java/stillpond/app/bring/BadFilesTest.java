@@ -11,6 +11,10 @@ import java.net.http.HttpResponse;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -75,11 +79,46 @@ class BadFilesTest {
         assertRefused("black.png", png(page(60, 40, Color.BLACK)), "all ink");
     }
 
+    /** Neither is a drawing to be proud of, but both are pages, and the desk must open on them. */
+    @Test
+    void noiseAndAThinStripAreTaken() throws IOException {
+        BufferedImage noise = page(500, 400, Color.WHITE);
+        Random random = new Random(4);
+        for (int i = 0; i < 500 * 400; i++) {
+            noise.setRGB(i % 500, i / 500, random.nextBoolean() ? 0 : 0xffffff);
+        }
+        BufferedImage strip = page(1, 30_000, Color.WHITE);
+        strip.setRGB(0, 15_000, 0);
+        for (BufferedImage page : List.of(noise, strip)) {
+            HttpResponse<String> answer = visitor.upload(scenePath(), "page.png", png(page));
+            assertThat(answer.statusCode()).as(answer.body()).isEqualTo(201);
+            Matcher address = Pattern.compile("\"address\":\"([^\"]+)\"").matcher(answer.body());
+            assertThat(address.find()).isTrue();
+            assertThat(visitor.get(address.group(1) + "/desk").statusCode()).isEqualTo(200);
+            assertThat(visitor.get(address.group(1) + "/small.png").statusCode())
+                    .isEqualTo(200);
+        }
+    }
+
+    /** The sender announces a megabyte and hangs up after a few bytes. */
+    @Test
+    void anUploadThatBreaksOffLeavesNothing() throws IOException {
+        long planes = pond.count("plane");
+        String head = "--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.png\"\r\n\r\n\u0089PNG";
+        String answer = visitor.sendAndHangUp(scenePath(), "multipart/form-data; boundary=x", head, 1 << 20);
+        assertThat(answer).doesNotContain(" 201");
+        assertThat(pond.count("plane")).isEqualTo(planes);
+        assertThat(visitor.get("/projects/" + work.project()).statusCode()).isEqualTo(200);
+    }
+
+    private String scenePath() {
+        return "/projects/" + work.project() + "/scenes/" + work.scene() + "/sheets";
+    }
+
     private void assertRefused(String name, byte[] file, String reason) {
         long planes = pond.count("plane");
         long sheets = pond.count("sheet");
-        HttpResponse<String> answer =
-                visitor.upload("/projects/" + work.project() + "/scenes/" + work.scene() + "/sheets", name, file);
+        HttpResponse<String> answer = visitor.upload(scenePath(), name, file);
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains(reason);
         assertThat(pond.count("plane")).isEqualTo(planes);

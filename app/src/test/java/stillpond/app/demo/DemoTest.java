@@ -41,7 +41,7 @@ class DemoTest {
         assertThat(page.locator(".cast-card h3").allTextContents())
                 .anyMatch(name -> name.contains("Juniper"))
                 .anyMatch(name -> name.contains("Bram"));
-        page.getByText("The crossing").click();
+        page.locator(".tile-title").getByText("The crossing").click();
         new DeskPage(page).waitUntilOpen();
         assertThat(page.locator("#left").textContent()).matches("[1-9]\\d* of \\d+ regions left");
         assertThat(browser.complaints()).isEmpty();
@@ -68,7 +68,7 @@ class DemoTest {
         page.navigate(project + "/bring");
         assertAccessible(page, axe);
         page.navigate(project);
-        page.getByText("The crossing").click();
+        page.locator(".tile-title").getByText("The crossing").click();
         new DeskPage(page).waitUntilOpen();
         assertAccessible(page, axe);
         page.keyboard().press("?");

@@ -23,7 +23,7 @@ class HandJourneyTest {
     private static final int SCARF = 0xd2603f;
     private static final int PAPER = 0xffffff;
 
-    private TestPond pond;
+    private TestPond pond = TestPond.shared();
     private Browser browser;
     private Work work;
     private Sheet sheet;
@@ -32,15 +32,10 @@ class HandJourneyTest {
 
     @BeforeEach
     void openSheetOnDesk() {
-        pond = TestPond.start();
         browser = new Browser();
         work = Work.begin(pond);
         sheet = work.bring(Drawings.threeBoxes());
-        page = browser.newPage();
-        page.navigate(pond.url());
-        page.getByLabel("Name").fill(work.person());
-        page.getByLabel("Password").fill(TestPond.PASSWORD);
-        page.getByText("Sign in").last().click();
+        page = browser.signIn(pond, work.person());
         page.navigate(pond.url() + work.address(sheet));
         desk = new DeskPage(page).waitUntilOpen();
     }
@@ -50,7 +45,6 @@ class HandJourneyTest {
         assertThat(browser.complaints().stream().filter(text -> !text.contains("ERR_CONNECTION_REFUSED")))
                 .isEmpty();
         browser.close();
-        pond.close();
     }
 
     @Test
@@ -145,6 +139,9 @@ class HandJourneyTest {
     /** Filling goes on while the server is away; a reload and its return lose nothing and double nothing. */
     @Test
     void theServerMayGoAwayAndComeBack() {
+        pond = TestPond.start();
+        browser.close();
+        openSheetOnDesk();
         desk.take("Coat");
         desk.click(500, 1000);
         desk.expectSaved();
@@ -167,6 +164,7 @@ class HandJourneyTest {
         desk.waitUntilOpen();
         assertThat(desk.shown(1500, 1000)).isEqualTo(COAT);
         assertThat(desk.shown(2500, 1000)).isEqualTo(SCARF);
+        pond.close();
     }
 
     /** A swatch that is gone from its card when the change arrives. */

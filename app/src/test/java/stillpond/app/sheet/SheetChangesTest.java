@@ -111,7 +111,7 @@ class SheetChangesTest {
     void whatDoesNotExistIsRefusedWithTheReason() {
         assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(99)), "no such region");
         assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(-1)), "no such region");
-        assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), UUID.randomUUID(), coat, List.of(1)), "no such layer");
+        assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), UUID.randomUUID(), coat, List.of(1)), "analysed anew");
         Fill stranger = Fill.flat(Work.begin(pond).coat().id());
         assertRefused(
                 new ChangeRequest.Lay(UUID.randomUUID(), layer, stranger, List.of(1)), "none of the project's cards");

@@ -46,6 +46,17 @@ public final class Browser implements AutoCloseable {
         return page;
     }
 
+    /** A page on which somebody has signed in by the form. */
+    public Page signIn(TestPond pond, String person) {
+        Page page = newPage();
+        page.navigate(pond.url());
+        page.getByLabel("Name").fill(person);
+        page.getByLabel("Password").fill(TestPond.PASSWORD);
+        page.getByText("Sign in").last().click();
+        page.waitForURL(address -> !address.contains("/sign-in"));
+        return page;
+    }
+
     /** Errors of scripts, and whatever the content security policy has stopped. */
     public List<String> complaints() {
         return complaints;

@@ -3,6 +3,7 @@ package stillpond.app.support;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
+import java.net.Socket;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -13,6 +14,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Somebody with a session but no browser. */
 public final class Visitor {
@@ -20,8 +22,9 @@ public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
 
     private final String url;
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
+            .cookieHandler(cookies)
             .followRedirects(HttpClient.Redirect.NEVER)
             .build();
     private String token = "";
@@ -67,6 +70,23 @@ public final class Visitor {
                         BodyPublishers.ofString(head),
                         BodyPublishers.ofByteArray(file),
                         BodyPublishers.ofString("\r\n--" + boundary + "--\r\n"))));
+    }
+
+    /** Announces a body of some length, sends only its beginning, says that nothing more will come, and returns what is answered. */
+    public String sendAndHangUp(String path, String contentType, String beginning, int announcedBytes)
+            throws IOException {
+        URI address = URI.create(url);
+        String cookie = cookies.getCookieStore().getCookies().stream()
+                .map(each -> each.getName() + "=" + each.getValue())
+                .collect(Collectors.joining("; "));
+        String request = "POST " + path + " HTTP/1.1\r\nHost: " + address.getAuthority() + "\r\nCookie: " + cookie
+                + "\r\nX-CSRF-TOKEN: " + token + "\r\nContent-Type: " + contentType + "\r\nContent-Length: "
+                + announcedBytes + "\r\n\r\n" + beginning;
+        try (Socket socket = new Socket(address.getHost(), address.getPort())) {
+            socket.getOutputStream().write(request.getBytes(StandardCharsets.ISO_8859_1));
+            socket.shutdownOutput();
+            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.ISO_8859_1);
+        }
     }
 
     private void readToken(String path) {

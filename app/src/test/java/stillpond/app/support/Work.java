@@ -5,6 +5,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.sheet.LineArtFile;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.colour.Srgb;
@@ -27,7 +28,7 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
     }
 
     public Sheet bring(byte[] lineArt) {
-        return pond.bean(Sheets.class).bring(project, scene, "boxes.svg", lineArt);
+        return pond.bean(Sheets.class).bring(project, scene, LineArtFile.of("boxes.svg", lineArt));
     }
 
     public String address(Sheet sheet) {

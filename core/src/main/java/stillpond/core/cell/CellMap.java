@@ -28,17 +28,7 @@ public record CellMap(CellPlane plane, List<Cell> cells, List<Border> borders) {
      * @throws IllegalArgumentException if there is no paper at all, for then there is nothing to fill
      */
     public static CellMap of(InkPlane ink) {
-        PaperRuns runs = PaperRuns.of(ink);
-        if (runs.count() == 0) {
-            throw new IllegalArgumentException("The page is all ink: there is no paper to fill.");
-        }
-        RunCells runCells = RunCells.of(runs);
-        int[] numbers = runCells.paint(ink.widthPx(), ink.heightPx());
-        CellMeasures measures = new CellMeasures(ink.widthPx(), ink.heightPx(), runCells.cellCount());
-        measures.findDeepestPoints(numbers);
-        NearestCell.spreadUnderInk(ink.widthPx(), ink.heightPx(), numbers);
-        CellPlane plane = new CellPlane(ink.widthPx(), ink.heightPx(), numbers);
-        return new CellMap(plane, measures.measure(plane), BorderCounter.count(plane));
+        return Cutting.along(ink, new int[0]).whole();
     }
 
     public Cell cellAt(int x, int y) {

@@ -49,6 +49,15 @@ final class ColumnDistance {
         return distance;
     }
 
+    /**
+     * Where the site of a column lies that a row sees. Read from distances alone, so that whoever fills in numbers row by row may ask at any time.
+     */
+    static int siteIndex(char[] columnDistance, int width, int column, int y) {
+        int distance = columnDistance[y * width + column];
+        int above = (y - distance) * width + column;
+        return above >= 0 && columnDistance[above] == 0 ? above : (y + distance) * width + column;
+    }
+
     private static char next(int distance) {
         return distance == NONE ? NONE : (char) (distance + 1);
     }

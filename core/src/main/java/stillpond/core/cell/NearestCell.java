@@ -50,18 +50,8 @@ final class NearestCell {
         for (int x = xEnd - 1; x >= xStart; x--) {
             int column = envelope.nearest(x);
             if (columnDistance[row + x] != 0) {
-                numbers[row + x] = numbers[siteIndex(column, y)];
+                numbers[row + x] = numbers[ColumnDistance.siteIndex(columnDistance, width, column, y)];
             }
         }
-    }
-
-    /**
-     * Where the site of a column lies. Whether a pixel had a cell from the start is read from its distance, not its number: other rows are
-     * being filled in at the same time.
-     */
-    private int siteIndex(int column, int y) {
-        int distance = columnDistance[y * width + column];
-        int above = (y - distance) * width + column;
-        return above >= 0 && columnDistance[above] == 0 ? above : (y + distance) * width + column;
     }
 }

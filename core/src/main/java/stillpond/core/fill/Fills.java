@@ -5,6 +5,8 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 
 /** The fills of a layer's cells at one moment; a cell that is not in it wears {@link Fill#NONE}. */
 public final class Fills {
@@ -34,6 +36,11 @@ public final class Fills {
         return fillOfCell.size();
     }
 
+    /** The cells that wear a fill. */
+    public Set<Integer> filled() {
+        return Set.copyOf(fillOfCell.keySet());
+    }
+
     /** The change that lays one fill on some cells; cells that wear it already are left out. */
     public Change laying(Fill fill, List<Integer> cells) {
         List<Swap> swaps = new ArrayList<>();
@@ -43,6 +50,16 @@ public final class Fills {
             }
         }
         return new Change(swaps);
+    }
+
+    /** The change that makes these fills wear what others wear. */
+    public Change becoming(Fills others) {
+        Set<Integer> cells = new TreeSet<>(fillOfCell.keySet());
+        cells.addAll(others.fillOfCell.keySet());
+        return new Change(cells.stream()
+                .filter(cell -> !of(cell).equals(others.of(cell)))
+                .map(cell -> new Swap(cell, of(cell), others.of(cell)))
+                .toList());
     }
 
     /**

@@ -15,6 +15,17 @@ public record ImageLimits(long maxBytes, long maxPixels, int maxSidePx, int vect
     /** Room for A3 at 1200 dpi, and for a 2 m strip at 300 dpi. */
     public static final ImageLimits DEFAULT = new ImageLimits(200L << 20, 300_000_000L, 32_000, 3000);
 
+    public ImageLimits {
+        if (vectorLongSidePx < 1 || vectorLongSidePx > maxSidePx) {
+            throw new IllegalArgumentException(
+                    "A vector drawing is drawn 1 to " + maxSidePx + " pixels long, not " + vectorLongSidePx + ".");
+        }
+    }
+
+    public ImageLimits withVectorLongSide(int longSidePx) {
+        return new ImageLimits(maxBytes, maxPixels, maxSidePx, longSidePx);
+    }
+
     void requireBytes(long bytes) {
         if (bytes == 0) {
             throw new UnreadableFile("The file is empty.");

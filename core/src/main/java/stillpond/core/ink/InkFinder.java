@@ -7,8 +7,9 @@ import java.util.stream.IntStream;
  *
  * <p>Density is 255 less the luma of the pixel laid over white paper, so transparent is paper. Luma is taken from the
  * gamma-encoded channels (weights of Rec. ITU-R BT.709), because drawing programs and scanners blend the edge of a
- * stroke in those: half-covered pixels come out as half density. The threshold is Otsu's (N. Otsu, "A threshold selection
- * method from gray-level histograms", IEEE Trans. SMC 9, 1979).
+ * stroke in those: half-covered pixels come out as half density. The tone of scanned paper is then taken out ({@link PaperTone}), and
+ * dirt with it ({@link Specks}). The threshold is Otsu's (N. Otsu, "A threshold selection method from gray-level histograms", IEEE
+ * Trans. SMC 9, 1979) unless it is given.
  */
 public final class InkFinder {
 
@@ -24,27 +25,45 @@ public final class InkFinder {
     private InkFinder() {}
 
     public static InkPlane find(Picture picture) {
-        byte[] density = density(picture);
-        return new InkPlane(picture.widthPx(), picture.heightPx(), density, threshold(histogram(density)));
+        return find(picture, InkSettings.AUTOMATIC);
     }
 
-    private static byte[] density(Picture picture) {
+    public static InkPlane find(Picture picture, InkSettings settings) {
+        int width = picture.widthPx();
+        int height = picture.heightPx();
+        byte[] drawn = density(picture, settings.pencil());
+        byte[] density = PaperTone.takeOut(width, height, drawn);
+        boolean isScan = density != drawn;
+        int threshold = settings.threshold().orElseGet(() -> threshold(histogram(density)));
+        int speckPx = settings.speckPx().orElse(isScan ? InkSettings.SCAN_SPECK_PX : 0);
+        Specks.takeOut(width, height, density, threshold, speckPx);
+        return new InkPlane(width, height, density, threshold);
+    }
+
+    private static byte[] density(Picture picture, Pencil pencil) {
         int width = picture.widthPx();
         int[] argb = picture.argb();
         byte[] density = new byte[argb.length];
         IntStream.range(0, picture.heightPx()).parallel().forEach(y -> {
             for (int i = y * width, end = i + width; i < end; i++) {
-                density[i] = densityOf(argb[i]);
+                density[i] = densityOf(argb[i], pencil);
             }
         });
         return density;
     }
 
-    /** Luma in 16.16 fixed point, so that every machine rounds alike. */
-    private static byte densityOf(int argb) {
-        int luma = (13933 * (argb >> 16 & 0xff) + 46871 * (argb >> 8 & 0xff) + 4732 * (argb & 0xff) + 32768) >> 16;
+    private static byte densityOf(int argb, Pencil pencil) {
+        int red = argb >> 16 & 0xff;
+        int green = argb >> 8 & 0xff;
+        int blue = argb & 0xff;
+        int lightness = pencil == Pencil.NONE ? luma(red, green, blue) : pencil.lightnessWithout(red, green, blue);
         int alpha = argb >>> 24;
-        return (byte) (((255 - luma) * alpha + 127) / 255);
+        return (byte) (((255 - lightness) * alpha + 127) / 255);
+    }
+
+    /** In 16.16 fixed point, so that every machine rounds alike. */
+    private static int luma(int red, int green, int blue) {
+        return (13933 * red + 46871 * green + 4732 * blue + 32768) >> 16;
     }
 
     private static long[] histogram(byte[] density) {

@@ -1,0 +1,107 @@
+import { byId } from "../../shared/dom";
+import { callHeaders, Refusal } from "../../shared/http";
+import type { InkPlane } from "../model/planes";
+import type { InkSettings } from "../model/state";
+import type { SheetView } from "../view/sheet-view";
+import { keepLost, type LostFill } from "./lost";
+
+/** How ink is told from paper. The threshold is seen on the sheet while it is dragged; nothing changes before it is taken. */
+export class InkPanel {
+  private readonly panel = byId<HTMLFormElement>("ink-panel");
+  private readonly button = byId<HTMLButtonElement>("ink-button");
+  private readonly cut = byId<HTMLInputElement>("ink-threshold");
+  private readonly specks = byId<HTMLInputElement>("ink-specks");
+  private readonly pencil = byId<HTMLSelectElement>("ink-pencil");
+  private readonly file = byId<HTMLInputElement>("ink-file");
+  private isSet: boolean;
+
+  constructor(
+    private readonly path: string,
+    private readonly sheet: string,
+    private readonly view: SheetView,
+    private readonly ink: InkPlane,
+    settings: InkSettings,
+  ) {
+    this.isSet = settings.threshold !== null;
+    this.cut.value = String(ink.threshold);
+    this.specks.value = settings.speckPx === null ? "" : String(settings.speckPx);
+    this.pencil.value = settings.pencil;
+    this.button.addEventListener("click", () => this.toggle());
+    this.cut.addEventListener("input", () => this.preview(true));
+    byId("ink-found").addEventListener("click", () => {
+      this.cut.value = String(this.ink.threshold);
+      this.preview(false);
+    });
+    this.panel.addEventListener("submit", (event) => {
+      event.preventDefault();
+      void this.send("ink", JSON.stringify(this.wanted), "Analysing the ink again");
+    });
+    this.panel.addEventListener("keydown", (event) => {
+      if (event.key === "Escape") {
+        this.toggle();
+      }
+    });
+    this.file.addEventListener("change", () => this.replace());
+  }
+
+  private toggle(): void {
+    this.panel.hidden = !this.panel.hidden;
+    this.button.setAttribute("aria-expanded", String(!this.panel.hidden));
+    if (this.panel.hidden) {
+      this.view.look({ inkCut: 0 });
+      this.button.focus();
+    } else {
+      this.preview(this.isSet);
+      this.cut.focus();
+    }
+  }
+
+  private preview(isSet: boolean): void {
+    this.isSet = isSet;
+    const threshold = Number(this.cut.value);
+    byId("ink-threshold-said").textContent =
+      `${Math.round((100 * threshold) / 255)} %, ${isSet ? "set by hand" : "found from the picture"}`;
+    this.view.look({ inkCut: threshold / 255 });
+  }
+
+  private get wanted(): InkSettings {
+    return {
+      threshold: this.isSet ? Number(this.cut.value) : null,
+      speckPx: this.specks.value === "" ? null : Number(this.specks.value),
+      pencil: this.pencil.value as InkSettings["pencil"],
+    };
+  }
+
+  private replace(): void {
+    const chosen = this.file.files?.[0];
+    if (chosen) {
+      const form = new FormData();
+      form.set("file", chosen);
+      void this.send("line-art", form, `Bringing ${chosen.name} in its place`);
+    }
+  }
+
+  private async send(what: string, body: BodyInit, progress: string): Promise<void> {
+    const said = byId("ink-said");
+    said.textContent = progress;
+    this.panel.inert = true;
+    try {
+      const json = typeof body === "string" ? { "Content-Type": "application/json" } : undefined;
+      const response = await fetch(`${this.path}/${what}`, {
+        method: "POST",
+        headers: { ...callHeaders(), ...json },
+        body,
+      });
+      if (!response.ok) {
+        const problem = (await response.json().catch(() => ({}))) as { detail?: string };
+        throw new Refusal(response.status, problem.detail ?? "The server could not do it.");
+      }
+      keepLost(this.sheet, (await response.json()) as LostFill[]);
+      location.reload();
+    } catch (error) {
+      said.textContent = `${(error as Error).message} The sheet is as it was.`;
+      this.panel.inert = false;
+      this.file.value = "";
+    }
+  }
+}

@@ -1,0 +1,66 @@
+package stillpond.core.cell;
+
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
+import stillpond.core.cell.ColumnDistance.Sites;
+
+/**
+ * For every pixel of a plane the nearest of some sites, exactly (Meijster, Roerdink and Hesselink, 2000). Of equally near ones always the same is
+ * named.
+ */
+public final class DistanceField {
+
+    private static final int NO_SITE = -1;
+
+    private final int widthPx;
+    private final int[] nearest;
+
+    private DistanceField(int widthPx, int[] nearest) {
+        this.widthPx = widthPx;
+        this.nearest = nearest;
+    }
+
+    /** @param isSite asked with {@code y * widthPx + x} */
+    public static DistanceField to(int widthPx, int heightPx, IntPredicate isSite) {
+        int[] numbers = new int[widthPx * heightPx];
+        IntStream.range(0, heightPx).parallel().forEach(y -> {
+            for (int i = y * widthPx, end = i + widthPx; i < end; i++) {
+                numbers[i] = isSite.test(i) ? 0 : NO_SITE;
+            }
+        });
+        char[] columnDistance = ColumnDistance.of(widthPx, heightPx, numbers, Sites.CELLS);
+        ThreadLocal<RowEnvelope> envelopes = ThreadLocal.withInitial(() -> new RowEnvelope(widthPx));
+        IntStream.range(0, heightPx)
+                .parallel()
+                .forEach(y -> nearestInRow(y, widthPx, columnDistance, envelopes.get(), numbers));
+        return new DistanceField(widthPx, numbers);
+    }
+
+    private static void nearestInRow(int y, int width, char[] columnDistance, RowEnvelope envelope, int[] nearest) {
+        int row = y * width;
+        boolean none = true;
+        envelope.begin();
+        for (int x = 0; x < width; x++) {
+            if (columnDistance[row + x] != ColumnDistance.NONE) {
+                envelope.add(x, columnDistance[row + x], 0, width);
+                none = false;
+            }
+        }
+        for (int x = width - 1; x >= 0; x--) {
+            nearest[row + x] = none ? NO_SITE : ColumnDistance.siteIndex(columnDistance, width, envelope.nearest(x), y);
+        }
+    }
+
+    /** Where the site nearest to a pixel lies; negative if there is no site at all. */
+    public int nearest(int index) {
+        return nearest[index];
+    }
+
+    /** Distance in pixels to the middle of the nearest site; infinite if there is none. */
+    public double distancePx(int index) {
+        int site = nearest[index];
+        return site < 0
+                ? Double.POSITIVE_INFINITY
+                : Math.hypot(site % widthPx - index % widthPx, site / widthPx - index / widthPx);
+    }
+}
