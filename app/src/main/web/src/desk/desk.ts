@@ -9,7 +9,9 @@ import { RegionMenu } from "./hand/region-menu";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
+import { fetchOpenings } from "./model/openings";
 import { fetchCellMap, fetchCells, fetchInk } from "./model/planes";
+import { Regions } from "./model/regions";
 import type { DeskState, LayerState } from "./model/state";
 import { Work } from "./model/work";
 import { dropPebbles } from "./shore/drag";
@@ -34,14 +36,19 @@ const path = location.pathname;
 async function open(): Promise<void> {
   const state = await call<DeskState>(`${path}/desk`);
   const layer = state.layers[0]!;
-  const [map, ink] = await Promise.all([fetchCellMap(layer.cells, layer.cellCount), fetchInk(layer.ink)]);
+  const [map, ink, openings] = await Promise.all([
+    fetchCellMap(layer.cells, layer.cellCount),
+    fetchInk(layer.ink),
+    fetchOpenings(layer.openings),
+  ]);
   const canvas = byId<HTMLCanvasElement>("sheet");
   const fills = new Fills(layer.id, layer.cellCount, state.cards);
   const view = new SheetView(canvas, map, ink, fills);
-  const work = new Work(path, desk.dataset["person"]!, state.sheet, fills);
+  const regions = new Regions(map, openings, layer);
+  const work = new Work(path, desk.dataset["person"]!, state.sheet, fills, regions);
   work.start(state);
 
-  const hand = new Hand(map, fills, work, view);
+  const hand = new Hand(regions, fills, work, view);
   const shore = new Shore(hand, fills);
   const look = new Look(view);
   const lookOnly = () => SMALL_SCREEN.matches;
@@ -69,7 +76,7 @@ async function open(): Promise<void> {
   showLost(state.sheet, fills, view);
 
   showZoom(view);
-  showProgress(fills);
+  showProgress(fills, regions);
   showSteps(work, hand);
   showDelivery(work.outbox);
   showNotice(work);

@@ -1,6 +1,6 @@
 package stillpond.bench;
 
-import stillpond.core.cell.CellMap;
+import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkPlane;
 
 /** What the application does with the ink of a sheet that is brought in. */
@@ -8,7 +8,7 @@ final class Analysis {
 
     private Analysis() {}
 
-    static CellMap of(InkPlane ink) {
-        return CellMap.of(ink);
+    static Openings of(InkPlane ink) {
+        return Openings.of(ink);
     }
 }

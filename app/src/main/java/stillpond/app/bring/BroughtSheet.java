@@ -10,6 +10,6 @@ record BroughtSheet(String address, String picture, String title, int widthPx, i
         String address = "/projects/" + sheet.project() + "/sheets/" + sheet.id();
         Layer layer = sheet.frontLayer();
         return new BroughtSheet(
-                address, address + "/small.png", sheet.title(), layer.widthPx(), layer.heightPx(), layer.cellCount());
+                address, address + "/small.png", sheet.title(), layer.widthPx(), layer.heightPx(), layer.regionCount());
     }
 }

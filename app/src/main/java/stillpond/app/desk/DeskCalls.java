@@ -50,6 +50,7 @@ class DeskCalls {
         return DeskState.of(
                 present,
                 present.layers().stream().map(sheets::fills).toList(),
+                present.layers().stream().map(sheets::dams).toList(),
                 palettes.of(project),
                 changes.undoable(sheet, person.id(), KNOWN_STEPS));
     }
@@ -86,6 +87,6 @@ class DeskCalls {
     }
 
     private static Stream<String> planesOf(Layer layer) {
-        return Stream.of(layer.ink(), layer.cells(), layer.smallInk(), layer.smallCells());
+        return Stream.of(layer.ink(), layer.cells(), layer.openings(), layer.smallInk(), layer.smallCells());
     }
 }

@@ -3,6 +3,7 @@ package stillpond.app.desk;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import stillpond.app.sheet.Layer;
@@ -10,6 +11,7 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.UndoableChanges;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.gap.Dams;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
@@ -31,6 +33,10 @@ record DeskState(
             int cellCount,
             String ink,
             String cells,
+            String openings,
+            double reach,
+            Set<Integer> shut,
+            Set<Integer> open,
             String smallInk,
             String smallCells,
             InkState inkSettings,
@@ -50,11 +56,11 @@ record DeskState(
 
     record SwatchState(UUID id, String name, String colour) {}
 
-    static DeskState of(Sheet sheet, List<Fills> fills, Palette palette, UndoableChanges undoable) {
+    static DeskState of(Sheet sheet, List<Fills> fills, List<Dams> dams, Palette palette, UndoableChanges undoable) {
         String planes = "/projects/" + sheet.project() + "/sheets/" + sheet.id() + "/planes/";
         List<LayerState> layers = new ArrayList<>();
         for (Layer layer : sheet.layers()) {
-            layers.add(layer(layer, fills.get(layers.size()), planes));
+            layers.add(layer(layer, fills.get(layers.size()), dams.get(layers.size()), planes));
         }
         return new DeskState(
                 sheet.id(),
@@ -65,7 +71,7 @@ record DeskState(
                 undoable.redoable().stream().map(ChangeAnswer::of).toList());
     }
 
-    private static LayerState layer(Layer layer, Fills fills, String planes) {
+    private static LayerState layer(Layer layer, Fills fills, Dams dams, String planes) {
         Map<String, List<Integer>> cellsByFill = new TreeMap<>();
         for (int cell = 0; cell < layer.cellCount(); cell++) {
             Fill fill = fills.of(cell);
@@ -82,6 +88,10 @@ record DeskState(
                 layer.cellCount(),
                 planes + layer.ink(),
                 planes + layer.cells(),
+                layer.openings() == null ? null : planes + layer.openings(),
+                dams.reach(),
+                dams.shut(),
+                dams.open(),
                 planes + layer.smallInk(),
                 planes + layer.smallCells(),
                 InkState.of(layer.settings()),

@@ -35,11 +35,26 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             select :to, cell, swatch_id from cell_fill where layer_id = :from""")
     void copy(UUID from, UUID to);
 
-    @Query("""
-            select new stillpond.app.sheet.Progress(
-                s.id,
-                (select count(f) from CellFill f where f.key.layerId in (select l.id from s.layers l where l.current)),
-                (select sum(l.cellCount) from s.layers l where l.current))
-            from StoredSheet s where s.projectId = :project""")
-    List<Progress> countFilled(UUID project);
+    @NativeQuery("""
+            select s.id as sheet,
+                   (select count(*) from
+                       (select 1 from layer l
+                        cross join unnest(l.regions) with ordinality as cell (region, number)
+                        left join cell_fill f on f.layer_id = l.id and f.cell = cell.number - 1
+                        where l.sheet_id = s.id and l.is_current
+                        group by l.id, cell.region
+                        having bool_and(f.cell is not null)) as filled) as filled,
+                   (select coalesce(sum(1 + (select max(region) from unnest(l.regions) as region)), 0) from layer l
+                    where l.sheet_id = s.id and l.is_current) as regions
+            from sheet s where s.project_id = :project""")
+    List<CountedRegions> countFilled(UUID project);
+
+    /** One row of {@link #countFilled}. */
+    interface CountedRegions {
+        UUID getSheet();
+
+        long getFilled();
+
+        long getRegions();
+    }
 }

@@ -23,7 +23,7 @@ interface ChangeRepository extends JpaRepository<StoredChange, UUID> {
                 union all
                 select c.*, line.step + 1 from change c join line on c.id = line.parent where line.step < :most
             )
-            select id, sheet_id, layer_id, revision, author_id, made_at, kind, concerns, parent, cells, before, after, replaced
+            select id, sheet_id, layer_id, revision, author_id, made_at, kind, concerns, parent, cells, before, after, replaced, concerns_dams
             from line order by step""")
     List<StoredChange> findLine(UUID head, int most);
 }

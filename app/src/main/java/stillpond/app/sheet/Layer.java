@@ -10,6 +10,9 @@ import stillpond.core.ink.InkSettings;
  * @param source the file it was made from
  * @param ink density of the ink
  * @param cells the cell map
+ * @param openings where cells meet without ink; null for a layer analysed before there were any
+ * @param reach the level from which on they are dammed
+ * @param regionCount how many regions there are under the present dams
  */
 public record Layer(
         UUID id,
@@ -20,5 +23,8 @@ public record Layer(
         String source,
         String ink,
         String cells,
+        String openings,
+        double reach,
+        int regionCount,
         String smallInk,
         String smallCells) {}

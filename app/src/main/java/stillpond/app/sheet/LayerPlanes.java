@@ -7,9 +7,11 @@ record LayerPlanes(
         InkSettings settings,
         int widthPx,
         int heightPx,
-        int cellCount,
+        int[] regions,
+        double reach,
         String source,
         String ink,
         String cells,
+        String openings,
         String smallInk,
         String smallCells) {}

@@ -3,8 +3,12 @@ package stillpond.app.sheet;
 import stillpond.core.cell.CellMap;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
+import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.format.UnreadableFile;
+import stillpond.core.gap.Dams;
+import stillpond.core.gap.Openings;
+import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.InkSettings;
@@ -19,30 +23,35 @@ record LineArt(
         InkSettings settings,
         int widthPx,
         int heightPx,
-        int cellCount,
+        int[] regions,
+        double reach,
         byte[] source,
         byte[] ink,
         byte[] cells,
+        byte[] openings,
         byte[] smallInk,
         byte[] smallCells) {
 
     /** Sharp in a strip of sheets on a dense display. */
-    private static final int SMALL_LONG_SIDE_PX = 480;
+    static final int SMALL_LONG_SIDE_PX = 480;
 
     /** @throws UnreadableFile if it cannot be read, or holds nothing to fill or nothing that bounds a fill */
     static LineArt analyse(byte[] file, ImageLimits limits, InkSettings settings) {
         InkPlane ink = InkFinder.find(new LineArtReader(limits).read(file), settings);
         requireSomethingToFill(ink);
-        CellMap map = CellMap.of(ink);
+        Openings openings = Openings.of(ink);
+        CellMap map = openings.cells();
         SmallSheet small = SmallSheet.of(map.plane(), ink, SMALL_LONG_SIDE_PX);
         return new LineArt(
                 settings,
                 ink.widthPx(),
                 ink.heightPx(),
-                map.cells().size(),
+                Regions.of(openings, Dams.at(openings.defaultReach())).ofCells(),
+                openings.defaultReach(),
                 file,
                 PlaneCodec.encode(ink),
                 PlaneCodec.encode(map),
+                OpeningsCodec.encode(openings),
                 PlaneCodec.encode(small.ink()),
                 PlaneCodec.encode(small.cells()));
     }
@@ -62,10 +71,12 @@ record LineArt(
                 settings,
                 widthPx,
                 heightPx,
-                cellCount,
+                regions,
+                reach,
                 planes.keep(source),
                 planes.keep(ink),
                 planes.keep(cells),
+                planes.keep(openings),
                 planes.keep(smallInk),
                 planes.keep(smallCells));
     }

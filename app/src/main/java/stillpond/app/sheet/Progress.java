@@ -2,15 +2,15 @@ package stillpond.app.sheet;
 
 import java.util.UUID;
 
-/** How many of a sheet's cells wear a fill. */
-public record Progress(UUID sheet, long filledCells, long cells) {
+/** How many of a sheet's regions are filled: all their regions wear a fill. */
+public record Progress(UUID sheet, long filledRegions, long regions) {
 
     /** 0 to 100, and 100 only when nothing is left. */
     public int percent() {
-        return cells == 0 ? 0 : (int) (100 * filledCells / cells);
+        return regions == 0 ? 0 : (int) (100 * filledRegions / regions);
     }
 
     public long left() {
-        return cells - filledCells;
+        return regions - filledRegions;
     }
 }

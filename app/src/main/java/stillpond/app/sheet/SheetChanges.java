@@ -3,6 +3,7 @@ package stillpond.app.sheet;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.StoredChange.Kind;
 import stillpond.app.sheet.StoredChange.Origin;
 import stillpond.core.cell.CellMap;
+import stillpond.core.cell.CellSplit;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
@@ -23,11 +25,16 @@ import stillpond.core.fill.MovedFills;
 import stillpond.core.fill.Swap;
 import stillpond.core.fill.UndoLine;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.DamChange;
+import stillpond.core.gap.HandDam;
 
 /** Makes changes: each is one row of the sheet's log, written together with the state that it changes. */
 @Service
 @Transactional
 public class SheetChanges {
+
+    private static final String ANALYSED_ANEW = "This sheet was analysed anew meanwhile; it is shown as it is now.";
+    private static final Change NO_FILLS = new Change(List.of());
 
     private final SheetRepository sheets;
     private final ChangeRepository changes;
@@ -35,6 +42,7 @@ public class SheetChanges {
     private final CellFillRepository fills;
     private final Palettes palettes;
     private final LayerSwaps swaps;
+    private final LayerDams layerDams;
     private final Planes planes;
     private final Clock clock;
 
@@ -45,6 +53,7 @@ public class SheetChanges {
             CellFillRepository fills,
             Palettes palettes,
             LayerSwaps swaps,
+            LayerDams layerDams,
             Planes planes,
             Clock clock) {
         this.sheets = sheets;
@@ -53,6 +62,7 @@ public class SheetChanges {
         this.fills = fills;
         this.palettes = palettes;
         this.swaps = swaps;
+        this.layerDams = layerDams;
         this.planes = planes;
         this.clock = clock;
     }
@@ -70,6 +80,9 @@ public class SheetChanges {
         }
         if (request instanceof ChangeRequest.Lay lay) {
             return lay(sheet, author, lay);
+        }
+        if (request instanceof ChangeRequest.Dam dam) {
+            return dam(sheet, author, dam);
         }
         if (request instanceof ChangeRequest.Undo undo) {
             return step(sheet, author, undo.id(), Kind.UNDO, undo.concerns());
@@ -102,6 +115,30 @@ public class SheetChanges {
         StoredChange stored = StoredChange.recut(id, line.head(), origin(sheet, fresh.id(), author), old.id());
         keep(new Entry(stored, Fills.none().becoming(moved.fills())), line.made(id));
         return lost(old.asLayer(), moved.lost());
+    }
+
+    /** Lets a layer whose cells a dam drawn by hand has split take the place of the present one; the parts of a cell wear what it wore. */
+    void split(Sheet before, UUID author, HandDam.Parted parted) {
+        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
+        StoredLayer old = sheet.layer(before.frontLayer().id());
+        if (!old.isCurrent()) {
+            throw new IllegalArgumentException(ANALYSED_ANEW);
+        }
+        StoredLayer fresh = old.splitInto(SplitPlanes.of(parted.openings(), old.asLayer(), planes));
+        sheet.addLayer(fresh);
+        sheet.replace(old, fresh);
+        sheets.saveAndFlush(sheet);
+        layerDams.copy(old.asLayer(), fresh, parted.dam());
+        Map<Integer, Fill> worn = new HashMap<>(worn(old.id()));
+        for (CellSplit.Parts split : parted.split()) {
+            if (worn.containsKey(split.cell())) {
+                split.parts().forEach(part -> worn.put(part, worn.get(split.cell())));
+            }
+        }
+        UUID id = UUID.randomUUID();
+        UndoLine<UUID> line = line(sheet.id(), author);
+        StoredChange stored = StoredChange.recut(id, line.head(), origin(sheet, fresh.id(), author), old.id());
+        keep(new Entry(stored, Fills.none().becoming(Fills.of(worn))), line.made(id));
     }
 
     private List<Recuts.LostFill> lost(Layer layer, List<Integer> cells) {
@@ -160,12 +197,33 @@ public class SheetChanges {
         return keep(new Entry(stored, change), line.made(lay.id()));
     }
 
+    private ChangeOutcome dam(StoredSheet sheet, UUID author, ChangeRequest.Dam dam) {
+        Optional<StoredLayer> layer = sheet.currentLayers().stream()
+                .filter(each -> each.id().equals(dam.layer()))
+                .findFirst();
+        if (layer.isEmpty()) {
+            return new ChangeOutcome.Refused(dam.id(), ANALYSED_ANEW);
+        }
+        int openings = layerDams.openings(layer.get().asLayer()).openings().size();
+        if (dam.states().keySet().stream().anyMatch(opening -> opening < 0 || opening >= openings)) {
+            return new ChangeOutcome.Refused(dam.id(), "The line art has no such gap any more.");
+        }
+        DamChange change = layerDams.of(layer.get().asLayer()).giving(dam.states(), dam.reach());
+        if (change.isEmpty()) {
+            return new ChangeOutcome.Unneeded(dam.id());
+        }
+        layerDams.write(layer.get(), change);
+        UndoLine<UUID> line = line(sheet.id(), author);
+        StoredChange stored = StoredChange.dams(dam.id(), line.head(), origin(sheet, dam.layer(), author), change);
+        return keep(new Entry(stored, NO_FILLS), line.made(dam.id()));
+    }
+
     private Optional<String> objectionTo(StoredSheet sheet, ChangeRequest.Lay lay) {
         Optional<Layer> layer = sheet.asSheet().layers().stream()
                 .filter(each -> each.id().equals(lay.layer()))
                 .findFirst();
         if (layer.isEmpty()) {
-            return Optional.of("This sheet was analysed anew meanwhile; it is shown as it is now.");
+            return Optional.of(ANALYSED_ANEW);
         }
         if (lay.cells().isEmpty()) {
             return Optional.of("No region was named.");
@@ -190,9 +248,14 @@ public class SheetChanges {
                     id, "Your changes went on elsewhere since; the sheet is shown as it is now.");
         }
         StoredChange concerned = changes.findById(concerns).orElseThrow();
-        Entry entry = concerned.replaced().isPresent()
-                ? stepOfRecut(sheet, author, id, kind, concerned)
-                : stepOfFill(sheet, author, id, kind, concerned);
+        Entry entry;
+        if (concerned.replaced().isPresent()) {
+            entry = stepOfRecut(sheet, author, id, kind, concerned);
+        } else if (concerned.concernsDams()) {
+            entry = stepOfDams(sheet, author, id, kind, concerned);
+        } else {
+            entry = stepOfFill(sheet, author, id, kind, concerned);
+        }
         return keep(entry, step.get().after());
     }
 
@@ -209,6 +272,20 @@ public class SheetChanges {
         Change change = current(now.id(), cells).takingBack(toTakeBack);
         return new Entry(
                 StoredChange.step(id, kind, concerned.getId(), origin(sheet, now.id(), author), change), change);
+    }
+
+    /** Dams of another cutting of the layer are no dams of this one: there the step changes nothing. */
+    private Entry stepOfDams(StoredSheet sheet, UUID author, UUID id, Kind kind, StoredChange concerned) {
+        DamChange made = kind == Kind.UNDO
+                ? concerned.damChange()
+                : concerned.damChange().inverse();
+        StoredLayer layer = sheet.layer(concerned.layerId());
+        DamChange change = layer.isCurrent() ? layerDams.of(layer.asLayer()).takingBack(made) : DamChange.NONE;
+        if (layer.isCurrent()) {
+            layerDams.write(layer, change);
+        }
+        Origin origin = origin(sheet, layer.id(), author);
+        return new Entry(StoredChange.stepOfDams(id, kind, concerned.getId(), origin, change), NO_FILLS);
     }
 
     /** A change of another cutting of the layer, said in the cells of the present one. */
@@ -232,7 +309,7 @@ public class SheetChanges {
         sheet.replace(present, former);
         Origin origin = origin(sheet, former.id(), author);
         return new Entry(
-                StoredChange.step(id, kind, recut.getId(), origin, new Change(List.of())),
+                StoredChange.step(id, kind, recut.getId(), origin, NO_FILLS),
                 Fills.of(worn(former.id())).becoming(restored));
     }
 

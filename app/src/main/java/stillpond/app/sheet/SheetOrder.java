@@ -17,12 +17,14 @@ public class SheetOrder {
 
     private final SheetRepository sheets;
     private final CellFillRepository fills;
+    private final DamRepository dams;
     private final Projects projects;
     private final Clock clock;
 
-    SheetOrder(SheetRepository sheets, CellFillRepository fills, Projects projects, Clock clock) {
+    SheetOrder(SheetRepository sheets, CellFillRepository fills, DamRepository dams, Projects projects, Clock clock) {
         this.sheets = sheets;
         this.fills = fills;
+        this.dams = dams;
         this.projects = projects;
         this.clock = clock;
     }
@@ -64,9 +66,10 @@ public class SheetOrder {
         number(order);
         sheets.flush();
         for (int i = 0; i < original.currentLayers().size(); i++) {
-            fills.copy(
-                    original.currentLayers().get(i).id(),
-                    copy.currentLayers().get(i).id());
+            UUID from = original.currentLayers().get(i).id();
+            UUID to = copy.currentLayers().get(i).id();
+            fills.copy(from, to);
+            dams.copy(from, to);
         }
         return copy.id();
     }

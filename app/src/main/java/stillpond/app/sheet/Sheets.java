@@ -14,6 +14,7 @@ import stillpond.app.project.Scene;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
+import stillpond.core.gap.Dams;
 import stillpond.core.ink.InkSettings;
 
 /** The sheets of projects and what they wear now. */
@@ -22,6 +23,7 @@ public class Sheets {
 
     private final SheetRepository sheets;
     private final CellFillRepository fills;
+    private final LayerDams layerDams;
     private final Planes planes;
     private final Projects projects;
     private final TransactionTemplate transaction;
@@ -31,6 +33,7 @@ public class Sheets {
     Sheets(
             SheetRepository sheets,
             CellFillRepository fills,
+            LayerDams layerDams,
             Planes planes,
             Projects projects,
             TransactionTemplate transaction,
@@ -38,6 +41,7 @@ public class Sheets {
             Clock clock) {
         this.sheets = sheets;
         this.fills = fills;
+        this.layerDams = layerDams;
         this.planes = planes;
         this.projects = projects;
         this.transaction = transaction;
@@ -105,9 +109,16 @@ public class Sheets {
                 fills.findByKeyLayerId(layer.id()).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
     }
 
+    @Transactional(readOnly = true)
+    public Dams dams(Layer layer) {
+        return layerDams.of(layer);
+    }
+
     /** How far each sheet of a project is, by sheet. */
     @Transactional(readOnly = true)
     public Map<UUID, Progress> progress(UUID project) {
-        return fills.countFilled(project).stream().collect(Collectors.toMap(Progress::sheet, Function.identity()));
+        return fills.countFilled(project).stream()
+                .map(counted -> new Progress(counted.getSheet(), counted.getFilled(), counted.getRegions()))
+                .collect(Collectors.toMap(Progress::sheet, Function.identity()));
     }
 }

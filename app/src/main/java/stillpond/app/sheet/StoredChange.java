@@ -16,6 +16,7 @@ import org.springframework.data.domain.Persistable;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Swap;
+import stillpond.core.gap.DamChange;
 
 /** One row of a sheet's log. */
 @Entity
@@ -25,6 +26,7 @@ class StoredChange implements Persistable<UUID> {
 
     enum Kind {
         FILL,
+        DAM,
         RECUT,
         UNDO,
         REDO
@@ -48,6 +50,7 @@ class StoredChange implements Persistable<UUID> {
     private UUID concerns;
     private UUID parent;
     private UUID replaced;
+    private boolean concernsDams;
 
     @Column(columnDefinition = "integer[]")
     private int[] cells;
@@ -79,6 +82,28 @@ class StoredChange implements Persistable<UUID> {
         StoredChange stored = new StoredChange(id, Kind.FILL, origin, change);
         stored.parent = parent.orElse(null);
         return stored;
+    }
+
+    static StoredChange dams(UUID id, Optional<UUID> parent, Origin origin, DamChange change) {
+        StoredChange stored = new StoredChange(id, Kind.DAM, origin, new Change(List.of()));
+        stored.parent = parent.orElse(null);
+        stored.keep(change);
+        return stored;
+    }
+
+    /** An undo or redo of a change of dams. */
+    static StoredChange stepOfDams(UUID id, Kind kind, UUID concerns, Origin origin, DamChange change) {
+        StoredChange stored = step(id, kind, concerns, origin, new Change(List.of()));
+        stored.keep(change);
+        return stored;
+    }
+
+    private void keep(DamChange change) {
+        StoredDams dams = StoredDams.of(change);
+        this.concernsDams = true;
+        this.cells = dams.openings();
+        this.before = dams.before();
+        this.after = dams.after();
     }
 
     /** The layer of {@code origin} took the place of another. */
@@ -141,10 +166,22 @@ class StoredChange implements Persistable<UUID> {
     }
 
     MadeChange asMade() {
-        return new MadeChange(id, layerId, revision, change());
+        return new MadeChange(id, layerId, revision, change(), damChange());
+    }
+
+    /** Whether this is about dams, not fills. */
+    boolean concernsDams() {
+        return concernsDams;
+    }
+
+    DamChange damChange() {
+        return concernsDams ? new StoredDams(cells, before, after).asChange() : DamChange.NONE;
     }
 
     Change change() {
+        if (concernsDams) {
+            return new Change(List.of());
+        }
         List<Swap> swaps = new ArrayList<>();
         for (int i = 0; i < cells.length; i++) {
             swaps.add(new Swap(cells[i], Fill.ofText(before[i]), Fill.ofText(after[i])));

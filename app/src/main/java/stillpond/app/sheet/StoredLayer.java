@@ -6,8 +6,10 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Arrays;
 import java.util.OptionalInt;
 import java.util.UUID;
+import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
 
@@ -35,6 +37,13 @@ class StoredLayer {
     private String source;
     private String ink;
     private String cells;
+    private String openings;
+    private int analysisVersion;
+    private Double reach;
+
+    @Column(columnDefinition = "integer[]")
+    private int[] regions;
+
     private String smallInk;
     private String smallCells;
 
@@ -49,7 +58,11 @@ class StoredLayer {
         this.pencil = planes.settings().pencil();
         this.widthPx = planes.widthPx();
         this.heightPx = planes.heightPx();
-        this.cellCount = planes.cellCount();
+        this.cellCount = planes.regions().length;
+        this.regions = planes.regions();
+        this.reach = planes.reach();
+        this.openings = planes.openings();
+        this.analysisVersion = Openings.VERSION;
         this.source = planes.source();
         this.ink = planes.ink();
         this.cells = planes.cells();
@@ -60,7 +73,36 @@ class StoredLayer {
     StoredLayer copy() {
         return new StoredLayer(
                 position,
-                new LayerPlanes(settings(), widthPx, heightPx, cellCount, source, ink, cells, smallInk, smallCells));
+                new LayerPlanes(
+                        settings(),
+                        widthPx,
+                        heightPx,
+                        regions,
+                        reach(),
+                        source,
+                        ink,
+                        cells,
+                        openings,
+                        smallInk,
+                        smallCells));
+    }
+
+    /** The same line art in more cells. */
+    StoredLayer splitInto(SplitPlanes planes) {
+        return new StoredLayer(
+                position,
+                new LayerPlanes(
+                        settings(),
+                        widthPx,
+                        heightPx,
+                        planes.regions(),
+                        reach(),
+                        source,
+                        ink,
+                        planes.cells(),
+                        planes.openings(),
+                        smallInk,
+                        planes.smallCells()));
     }
 
     UUID id() {
@@ -79,12 +121,37 @@ class StoredLayer {
         current = isCurrent;
     }
 
+    void setReach(double newReach) {
+        reach = newReach;
+    }
+
+    void setRegions(int[] regionOfCell) {
+        regions = regionOfCell;
+    }
+
+    private double reach() {
+        return reach == null ? 1 : reach;
+    }
+
     private InkSettings settings() {
         return new InkSettings(unboxed(inkThreshold), unboxed(speckPx), pencil);
     }
 
     Layer asLayer() {
-        return new Layer(id, widthPx, heightPx, cellCount, settings(), source, ink, cells, smallInk, smallCells);
+        return new Layer(
+                id,
+                widthPx,
+                heightPx,
+                cellCount,
+                settings(),
+                source,
+                ink,
+                cells,
+                openings,
+                reach(),
+                Arrays.stream(regions).max().orElse(-1) + 1,
+                smallInk,
+                smallCells);
     }
 
     private static Integer boxed(OptionalInt value) {

@@ -21,8 +21,8 @@ public record ProjectView(UUID id, String title, List<SceneView> scenes, List<Ca
         return new Progress(
                 id,
                 sheets().stream()
-                        .mapToLong(sheet -> sheet.progress().filledCells())
+                        .mapToLong(sheet -> sheet.progress().filledRegions())
                         .sum(),
-                sheets().stream().mapToLong(sheet -> sheet.progress().cells()).sum());
+                sheets().stream().mapToLong(sheet -> sheet.progress().regions()).sum());
     }
 }

@@ -1,6 +1,6 @@
 import { atom } from "nanostores";
 import type { Fills } from "../model/fills";
-import type { CellMap } from "../model/planes";
+import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill, type MadeChange } from "../model/state";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
@@ -18,6 +18,8 @@ export class Hand {
   /** What a screen reader says. */
   readonly said = atom("");
 
+  /** What was laid last, and where. */
+  readonly laid = atom<{ fill: Fill; cells: number[] } | undefined>(undefined);
   /** The next click takes the fill of a region instead of laying one. */
   readonly sampling = atom(false);
   /** The fill laid last, and the one copied; undefined until there is one. */
@@ -27,12 +29,14 @@ export class Hand {
   private pinned = false;
 
   constructor(
-    private readonly map: CellMap,
+    private readonly regions: Regions,
     private readonly fills: Fills,
     private readonly work: Work,
     private readonly view: SheetView,
   ) {
-    this.cell.listen((cell) => view.point(cell === undefined ? [] : [cell]));
+    const outline = () => view.point(this.cellsHere());
+    this.cell.listen(outline);
+    regions.changed.listen(outline);
   }
 
   hold(fill: Fill): void {
@@ -67,9 +71,10 @@ export class Hand {
   sweepTo(screen: Point): void {
     const cell = this.view.cellAt(screen);
     if (this.swept && cell !== undefined && !this.swept.has(cell)) {
-      this.swept.add(cell);
-      this.view.startRipple(cell, screen);
-      this.work.preview(this.present.get(), cell);
+      const cells = this.regions.cellsWith(cell);
+      cells.forEach((each) => this.swept!.add(each));
+      this.view.startRipple(cells, screen);
+      this.work.preview(this.present.get(), cells);
     }
   }
 
@@ -132,9 +137,9 @@ export class Hand {
   layHere(fill: Fill | undefined): void {
     const cell = this.cell.get();
     if (cell !== undefined && fill !== undefined) {
-      const { deepestX, deepestY } = this.map.cells[cell]!;
-      this.view.startRipple(cell, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
-      this.lay(fill, [cell]);
+      const { cells, deepestX, deepestY } = this.regions.shape(this.regions.of(cell));
+      this.view.startRipple(cells, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
+      this.lay(fill, cells);
     }
   }
 
@@ -162,12 +167,15 @@ export class Hand {
     }
   }
 
-  /** Points at the next cell in a direction. */
+  /** Points at the next region in a direction. */
   walk(direction: Direction): void {
-    const from = this.cell.get() ?? this.firstInSight();
-    const to = this.cell.get() === undefined ? from : towards(this.map, from, direction);
-    this.cell.set(to);
-    this.view.reveal(to);
+    const here = this.cell.get();
+    const from = this.regions.of(here ?? this.firstInSight());
+    const to = here === undefined ? from : towards(this.regions, from, direction);
+    const shape = this.regions.shape(to);
+    const at = { x: shape.deepestX, y: shape.deepestY };
+    this.cell.set(this.regions.map.plane.numbers[at.y * this.regions.map.plane.width + at.x]);
+    this.view.reveal(at);
     this.said.set(this.describe(to));
   }
 
@@ -186,24 +194,38 @@ export class Hand {
 
   private lay(fill: Fill, cells: number[]): void {
     this.laidLast = fill;
-    const changed = this.work.lay(fill, cells);
-    const what = changed.length === 1 ? "region" : "regions";
-    if (changed.length > 0) {
-      this.said.set(
-        fill === NO_FILL
-          ? `Cleared ${changed.length} ${what}`
-          : `Filled ${changed.length} ${what} with ${this.fills.nameOf(fill)}`,
-      );
+    const changed = this.regionsOf(this.work.lay(fill, cells));
+    if (changed > 0) {
+      const what = changed === 1 ? "1 region" : `${changed} regions`;
+      this.said.set(fill === NO_FILL ? `Cleared ${what}` : `Filled ${what} with ${this.fills.nameOf(fill)}`);
+      this.laid.set({ fill, cells });
     }
   }
 
   private tell(what: string, change: MadeChange | undefined): void {
-    this.said.set(change ? `${what}: ${change.swaps.length} regions` : "Nothing more");
+    if (!change) {
+      this.said.set("Nothing more");
+    } else if (change.swaps.length > 0) {
+      this.said.set(`${what}: ${this.regionsOf(change.swaps.map((swap) => swap.cell))} regions`);
+    } else {
+      this.said.set(`${what}: a change of gaps`);
+    }
   }
 
-  private describe(cell: number): string {
-    const share = (100 * this.map.cells[cell]!.area) / (this.map.plane.width * this.map.plane.height);
-    return `Region ${cell + 1}, ${share < 0.1 ? "tiny" : `${share.toFixed(1)} percent of the sheet`}, ${this.fills.nameOf(this.fills.of(cell))}`;
+  private regionsOf(cells: number[]): number {
+    return new Set(cells.map((cell) => this.regions.of(cell))).size;
+  }
+
+  private cellsHere(): number[] {
+    const cell = this.cell.get();
+    return cell === undefined ? [] : this.regions.cellsWith(cell);
+  }
+
+  private describe(region: number): string {
+    const { area, cells } = this.regions.shape(region);
+    const { width, height } = this.regions.map.plane;
+    const share = (100 * area) / (width * height);
+    return `Region ${region + 1}, ${share < 0.1 ? "tiny" : `${share.toFixed(1)} percent of the sheet`}, ${this.fills.nameOf(this.fills.of(cells[0]!))}`;
   }
 
   private firstInSight(): number {

@@ -10,6 +10,8 @@ const CLEAR: Rgba = [0, 0, 0, 0];
 export class Fills {
   /** How many cells wear a fill. */
   readonly filled = atom(0);
+  /** Counts up with every change of a cell. */
+  readonly painted = atom(0);
 
   private readonly fillOfCell: Fill[];
   private readonly swatches = new Map<Fill, Swatch>();
@@ -60,6 +62,7 @@ export class Fills {
     this.fillOfCell[cell] = fill;
     this.filled.set(this.filled.get() + Number(fill !== NO_FILL) - Number(before !== NO_FILL));
     this.listener(cell);
+    this.painted.set(this.painted.get() + 1);
   }
 
   /** What laying a fill on some cells would change. */

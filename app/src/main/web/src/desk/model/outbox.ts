@@ -104,7 +104,15 @@ export class Outbox {
     if (error instanceof Refusal && error.status < 500) {
       // The server understood and will not have it: asking again would hold up everything behind it.
       const refused = this.queue[0]!;
-      this.settle({ id: refused.id, outcome: "refused", reason: error.message, layer: null, swaps: [] });
+      this.settle({
+        id: refused.id,
+        outcome: "refused",
+        reason: error.message,
+        layer: null,
+        swaps: [],
+        dams: [],
+        reach: null,
+      });
       setTimeout(() => void this.send());
       return;
     }

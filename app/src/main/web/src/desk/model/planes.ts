@@ -33,8 +33,8 @@ export interface Cell {
 export interface CellMap {
   readonly plane: CellPlane;
   readonly cells: Cell[];
-  /** The neighbours of each cell, by number. */
-  readonly neighbours: number[][];
+  /** The neighbours of each cell, by number, with the length of the border they share. */
+  readonly neighbours: Map<number, number>[];
 }
 
 const MAX_SHORT_CELLS = 65536;
@@ -56,13 +56,13 @@ export async function fetchCellMap(path: string, cellCount: number): Promise<Cel
   const reader = new NumberReader(await fetchBytes(path));
   const plane = readPlane(reader, cellCount);
   const cells = Array.from({ length: reader.number() }, () => readCell(reader));
-  const neighbours: number[][] = cells.map(() => []);
+  const neighbours = cells.map(() => new Map<number, number>());
   for (let borders = reader.number(); borders > 0; borders--) {
     const first = reader.number();
     const second = reader.number();
-    reader.number();
-    neighbours[first]!.push(second);
-    neighbours[second]!.push(first);
+    const length = reader.number();
+    neighbours[first]!.set(second, length);
+    neighbours[second]!.set(first, length);
   }
   return { plane, cells, neighbours };
 }
@@ -85,7 +85,7 @@ export function strokeWidth(ink: InkPlane): number {
   return runs.sort((a, b) => a - b)[runs.length >> 1] ?? 1;
 }
 
-async function fetchBytes(path: string): Promise<Uint8Array> {
+export async function fetchBytes(path: string): Promise<Uint8Array> {
   const response = await fetch(path, { headers: callHeaders() });
   if (!response.ok) {
     throw new Refusal(response.status, response.statusText);

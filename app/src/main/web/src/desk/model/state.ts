@@ -34,6 +34,11 @@ export interface LayerState {
   /** Addresses of the planes. */
   readonly ink: string;
   readonly cells: string;
+  readonly openings: string | null;
+  readonly reach: number;
+  /** Openings, by index, that somebody has dammed, and that somebody has left open. */
+  readonly shut: number[];
+  readonly open: number[];
   readonly smallInk: string;
   readonly smallCells: string;
   readonly inkSettings: InkSettings;
@@ -46,11 +51,27 @@ export interface Swap {
   readonly after: Fill;
 }
 
+/** What somebody has said about an opening. */
+export type DamState = "BY_REACH" | "SHUT" | "OPEN";
+
+export interface DamSwap {
+  readonly opening: number;
+  readonly before: DamState;
+  readonly after: DamState;
+}
+
+export interface ReachSwap {
+  readonly before: number;
+  readonly after: number;
+}
+
 /** A change whose effect is known. */
 export interface MadeChange {
   readonly id: string;
   readonly layer: string;
   readonly swaps: Swap[];
+  readonly dams: DamSwap[];
+  readonly reach: ReachSwap | null;
 }
 
 export interface DeskState {
@@ -72,6 +93,13 @@ export type ChangeMessage =
       readonly fill: Fill;
       readonly cells: number[];
     }
+  | {
+      readonly id: string;
+      readonly kind: "dam";
+      readonly layer: string;
+      readonly states: Record<number, DamState>;
+      readonly reach: number | null;
+    }
   | { readonly id: string; readonly kind: "undo" | "redo"; readonly concerns: string };
 
 export interface ChangeAnswer {
@@ -80,4 +108,6 @@ export interface ChangeAnswer {
   readonly reason: string | null;
   readonly layer: string | null;
   readonly swaps: Swap[];
+  readonly dams: DamSwap[];
+  readonly reach: ReachSwap | null;
 }

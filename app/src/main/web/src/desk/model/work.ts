@@ -2,12 +2,16 @@ import { atom } from "nanostores";
 import { call } from "../../shared/http";
 import type { Fills } from "./fills";
 import { Outbox } from "./outbox";
+import type { Regions } from "./regions";
 import {
   type ChangeAnswer,
   type ChangeMessage,
+  type DamState,
   type DeskState,
   type Fill,
   type MadeChange,
+  type ReachSwap,
+  type DamSwap,
   type Swap,
 } from "./state";
 
@@ -28,6 +32,7 @@ export class Work {
     owner: string,
     sheet: string,
     private readonly fills: Fills,
+    private readonly regions: Regions,
   ) {
     this.outbox = new Outbox(`${sheetPath}/changes`, owner, sheet, (answer) => this.onAnswer(answer));
   }
@@ -40,9 +45,9 @@ export class Work {
     this.outbox.resume(leftOver);
   }
 
-  /** Paints one more cell of a sweep that has not ended; {@link endPreview} puts all of them back. */
-  preview(fill: Fill, cell: number): void {
-    const swaps = this.fills.laying(fill, [cell]);
+  /** Paints more cells of a sweep that has not ended; {@link endPreview} puts all of them back. */
+  preview(fill: Fill, cells: number[]): void {
+    const swaps = this.fills.laying(fill, cells);
     this.previewed.push(...swaps);
     this.fills.apply(swaps);
   }
@@ -60,6 +65,22 @@ export class Work {
       this.make({ id: crypto.randomUUID(), kind: "lay", layer: this.fills.layer, fill, cells: changed });
     }
     return swaps.map((swap) => swap.cell);
+  }
+
+  /** Dams openings, leaves them open, or lets reach decide again; returns how many changed. */
+  dam(states: ReadonlyMap<number, DamState>, reach?: number): number {
+    const change = this.regions.giving(states, reach);
+    if (change.dams.length > 0 || change.reach !== null) {
+      const changed = Object.fromEntries(change.dams.map((swap) => [swap.opening, swap.after]));
+      this.make({
+        id: crypto.randomUUID(),
+        kind: "dam",
+        layer: this.fills.layer,
+        states: changed,
+        reach: change.reach?.after ?? null,
+      });
+    }
+    return change.dams.length;
   }
 
   undo(): MadeChange | undefined {
@@ -87,12 +108,20 @@ export class Work {
     if (message.kind === "lay") {
       const swaps = this.fills.laying(message.fill, message.cells);
       this.fills.apply(swaps);
-      this.undoable.unshift({ id: message.id, layer: message.layer, swaps });
+      this.undoable.unshift({ id: message.id, layer: message.layer, swaps, dams: [], reach: null });
+      this.redoable = [];
+    } else if (message.kind === "dam") {
+      const states = Object.entries(message.states).map(
+        ([opening, state]) => [Number(opening), state] as const,
+      );
+      const { dams, reach } = this.regions.giving(new Map(states), message.reach ?? undefined);
+      this.regions.apply(dams, reach);
+      this.undoable.unshift({ id: message.id, layer: message.layer, swaps: [], dams, reach });
       this.redoable = [];
     } else if (message.kind === "undo") {
-      this.step(this.undoable, this.redoable, message.concerns, (swaps) => swaps);
+      this.step(this.undoable, this.redoable, message.concerns, (change) => change);
     } else {
-      this.step(this.redoable, this.undoable, message.concerns, inverse);
+      this.step(this.redoable, this.undoable, message.concerns, inverseOf);
     }
     this.canUndo.set(this.undoable.length > 0);
     this.canRedo.set(this.redoable.length > 0);
@@ -102,7 +131,7 @@ export class Work {
     from: MadeChange[],
     to: MadeChange[],
     concerns: string,
-    toTakeBack: (swaps: Swap[]) => Swap[],
+    toTakeBack: (change: Effect) => Effect,
   ): void {
     if (from[0]?.id !== concerns) {
       return;
@@ -110,7 +139,10 @@ export class Work {
     const change = from.shift()!;
     // What was done before the line art was analysed anew speaks of other cells: there the server's answer is waited for.
     if (change.layer === this.fills.layer) {
-      this.fills.apply(this.fills.takingBack(toTakeBack(change.swaps)));
+      const { swaps, dams, reach } = toTakeBack(change);
+      this.fills.apply(this.fills.takingBack(swaps));
+      const back = this.regions.takingBack(dams, reach);
+      this.regions.apply(back.dams, back.reach);
     }
     to.unshift(change);
   }
@@ -134,6 +166,7 @@ export class Work {
   private reconcile(answer: ChangeAnswer): void {
     if (this.outbox.pending().length === 0) {
       this.fills.apply(answer.swaps);
+      this.regions.apply(answer.dams, answer.reach);
     }
   }
 
@@ -151,12 +184,24 @@ export class Work {
     const layer = state.layers.find((each) => each.id === this.fills.layer);
     if (layer) {
       this.fills.load(layer);
+      this.regions.load(layer);
     }
     this.undoable = [...state.undoable];
     this.redoable = [...state.redoable];
     this.canUndo.set(this.undoable.length > 0);
     this.canRedo.set(this.redoable.length > 0);
   }
+}
+
+/** What a change did. */
+type Effect = Pick<MadeChange, "swaps" | "dams" | "reach">;
+
+function inverseOf({ swaps, dams, reach }: Effect): Effect {
+  return {
+    swaps: inverse(swaps),
+    dams: dams.map((swap): DamSwap => ({ opening: swap.opening, before: swap.after, after: swap.before })),
+    reach: reach && ({ before: reach.after, after: reach.before } satisfies ReachSwap),
+  };
 }
 
 function inverse(swaps: Swap[]): Swap[] {

@@ -1,6 +1,9 @@
 import { byId } from "../../shared/dom";
 import type { Hand } from "../hand/hand";
+import { oncePerFrame } from "../../shared/frames";
 import type { Fills } from "../model/fills";
+import type { Regions } from "../model/regions";
+import { NO_FILL } from "../model/state";
 import type { Delivery, Outbox } from "../model/outbox";
 import type { Work } from "../model/work";
 import type { SheetView } from "./sheet-view";
@@ -18,13 +21,20 @@ export function showZoom(view: SheetView): void {
 }
 
 /** How many regions are left, on the sheet and at its picture in the strip. */
-export function showProgress(fills: Fills): void {
-  fills.filled.subscribe((filled) => {
-    const left = fills.cellCount - filled;
+export function showProgress(fills: Fills, regions: Regions): void {
+  const show = () => {
+    let left = 0;
+    for (let region = 0; region < regions.count; region++) {
+      left += regions.shape(region).cells.every((cell) => fills.of(cell) !== NO_FILL) ? 0 : 1;
+    }
     byId("left").textContent =
-      left === 0 ? "Every region is filled" : `${left} of ${fills.cellCount} regions left`;
+      left === 0 ? "Every region is filled" : `${left} of ${regions.count} regions left`;
     byId("present-left").textContent = left === 0 ? "" : String(left);
-  });
+  };
+  const showSoon = oncePerFrame(show);
+  fills.painted.listen(showSoon);
+  regions.changed.listen(showSoon);
+  show();
 }
 
 export function showSteps(work: Work, hand: Hand): void {

@@ -14,9 +14,8 @@ export interface Looking {
   inkCut: number;
 }
 
-/** A ring that runs out from a point, inside one cell. */
+/** A ring that runs out from a point, inside the cells last given to {@link Renderer.ripple}. */
 export interface Ripple {
-  readonly cell: number;
   readonly x: number;
   readonly y: number;
   /** Sheet pixels. */
@@ -35,10 +34,13 @@ interface Tile {
 }
 
 const TABLE_WIDTH = 1024;
+/** Bits of a cell's mark. */
+const POINTED_AT = 1;
+const RIPPLING = 2;
 const MAX_TILE_PX = 4096;
 const UNIFORMS = [
   ...["tile", "placing", "viewport", "cells", "ink", "colours", "marks"],
-  ...["ripple", "rippleCell", "greys", "inkShown", "flatsShown", "inkCut", "strokePx"],
+  ...["ripple", "greys", "inkShown", "flatsShown", "inkCut", "strokePx"],
 ] as const;
 
 /** Draws a layer with WebGL2: cell numbers and ink as textures, colours looked up in a small table. */
@@ -88,8 +90,19 @@ export class Renderer {
 
   /** Marks these cells and no others as pointed at. */
   point(cells: readonly number[]): void {
-    this.marks.fill(0);
-    cells.forEach((cell) => (this.marks[cell] = 1));
+    this.mark(POINTED_AT, cells);
+  }
+
+  /** Lets rings run in these cells and no others. */
+  ripple(cells: readonly number[]): void {
+    this.mark(RIPPLING, cells);
+  }
+
+  private mark(bit: number, cells: readonly number[]): void {
+    for (let i = 0; i < this.marks.length; i++) {
+      this.marks[i]! &= ~bit;
+    }
+    cells.forEach((cell) => (this.marks[cell]! |= bit));
     this.marksChanged = true;
   }
 
@@ -107,7 +120,6 @@ export class Renderer {
     gl.uniform1f(uniforms.inkShown, looking.ink);
     gl.uniform1f(uniforms.flatsShown, looking.flats);
     gl.uniform1f(uniforms.inkCut, looking.inkCut);
-    gl.uniform1i(uniforms.rippleCell, ripple?.cell ?? -1);
     gl.uniform4f(uniforms.ripple, ripple?.x ?? 0, ripple?.y ?? 0, ripple?.radius ?? 0, ripple?.strength ?? 0);
     bind(gl, 2, uniforms.colours, this.colourTable);
     bind(gl, 3, uniforms.marks, this.markTable);

@@ -18,12 +18,11 @@ precision highp usampler2D;
 uniform usampler2D cells;   // the cell of each pixel of the tile
 uniform sampler2D ink;      // density of ink
 uniform sampler2D colours;  // colour and opacity by cell
-uniform usampler2D marks;   // by cell: 1 pointed at
+uniform usampler2D marks;   // by cell: bit 0 pointed at, bit 1 a ripple runs there
 uniform vec4 tile;
 uniform vec3 placing;
 uniform float strokePx;     // width of a stroke, in sheet pixels
 uniform vec4 ripple;        // x, y, radius in sheet pixels; strength
-uniform int rippleCell;
 uniform float greys;        // 1: show values only
 uniform float inkShown;     // 0 to 1
 uniform float flatsShown;   // 0 to 1
@@ -55,8 +54,12 @@ float inkAt(vec2 p) {
   return smoothstep(inkCut - soft, inkCut + 0.004, density);
 }
 
+bool marked(vec2 p, uint bit) {
+  return (texelFetch(marks, entry(cellAt(p)), 0).r & bit) != 0u;
+}
+
 bool pointedAt(vec2 p) {
-  return texelFetch(marks, entry(cellAt(p)), 0).r != 0u;
+  return marked(p, 1u);
 }
 
 // The nearest ring inside the border of the marked cells that reaches this far; 0 if none does. Cells meet in the middle of the ink,
@@ -86,7 +89,7 @@ void main() {
   flats /= float(n * n);
 
   float density = inkAt(at) * inkShown;
-  if (rippleCell >= 0 && int(cellAt(at)) == rippleCell) {
+  if (ripple.w > 0.0 && marked(at, 2u)) {
     float away = abs(distance(at, ripple.xy) - ripple.z) * placing.x;
     flats = mix(flats, vec3(1), ripple.w * smoothstep(5.0, 0.0, away));
   }

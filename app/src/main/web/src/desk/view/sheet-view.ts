@@ -16,7 +16,7 @@ export class SheetView {
   private asked = false;
   private shownOnce = false;
   private isFitted = true;
-  private ripple: { cell: number; at: Point; startMs: number } | undefined;
+  private ripple: { at: Point; startMs: number } | undefined;
   private readonly moved: (() => void)[] = [];
 
   constructor(
@@ -54,9 +54,10 @@ export class SheetView {
     this.draw();
   }
 
-  startRipple(cell: number, screen: Point): void {
+  startRipple(cells: readonly number[], screen: Point): void {
     if (!this.calm.matches) {
-      this.ripple = { cell, at: this.camera.toSheet(screen), startMs: performance.now() };
+      this.renderer.ripple(cells);
+      this.ripple = { at: this.camera.toSheet(screen), startMs: performance.now() };
       this.draw();
     }
   }
@@ -127,10 +128,9 @@ export class SheetView {
     this.afterMove(false);
   }
 
-  /** Pans as little as needed to show a cell's deepest point. */
-  reveal(cell: number): void {
-    const { deepestX, deepestY } = this.map.cells[cell]!;
-    this.camera.reveal({ x: deepestX, y: deepestY }, 60);
+  /** Pans as little as needed to show a place. */
+  reveal(place: Point): void {
+    this.camera.reveal(place, 60);
     this.afterMove(this.isFitted);
   }
 
@@ -183,9 +183,8 @@ export class SheetView {
       return undefined;
     }
     this.draw();
-    const { cell, at } = this.ripple;
+    const { at } = this.ripple;
     return {
-      cell,
       x: at.x,
       y: at.y,
       radius: (part * RIPPLE_PX) / this.camera.scale,

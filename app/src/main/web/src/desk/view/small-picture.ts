@@ -1,3 +1,4 @@
+import { oncePerFrame } from "../../shared/frames";
 import type { Fills } from "../model/fills";
 import type { CellPlane, InkPlane } from "../model/planes";
 
@@ -5,7 +6,6 @@ import type { CellPlane, InkPlane } from "../model/planes";
 export class SmallPicture {
   private readonly full: CanvasRenderingContext2D;
   private readonly image: ImageData;
-  private asked = false;
 
   constructor(
     private readonly canvases: HTMLCanvasElement[],
@@ -22,19 +22,12 @@ export class SmallPicture {
       canvas.width = Math.round(Number(canvas.dataset["width"]) * devicePixelRatio);
       canvas.height = Math.round((canvas.width * cells.height) / cells.width);
     }
-    fills.filled.listen(() => this.paintSoon());
-    this.paintSoon();
-  }
-
-  paintSoon(): void {
-    if (!this.asked) {
-      this.asked = true;
-      requestAnimationFrame(() => this.paint());
-    }
+    const paintSoon = oncePerFrame(() => this.paint());
+    fills.painted.listen(paintSoon);
+    paintSoon();
   }
 
   private paint(): void {
-    this.asked = false;
     const { data } = this.image;
     const { numbers } = this.cells;
     const { density } = this.ink;

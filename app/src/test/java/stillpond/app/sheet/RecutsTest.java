@@ -32,7 +32,7 @@ class RecutsTest {
     @BeforeEach
     void fillABoxWithAFaintLineThroughIt() {
         work = Work.begin(pond);
-        sheet = work.bring(drawing(0, "<path d='M340 100V300' stroke='#999' stroke-width='6'/>"))
+        sheet = work.bring(drawing(0, "<path d='M340 100V300' stroke='#555' stroke-width='6'/>"))
                 .id();
         coat = Fill.flat(work.coat().id());
         scarf = Fill.flat(work.scarf().id());

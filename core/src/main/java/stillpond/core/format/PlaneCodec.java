@@ -140,15 +140,15 @@ public final class PlaneCodec {
         return new Cell(number, area, box, in.number(), in.number(), Math.sqrt(in.number()));
     }
 
-    private interface Writing {
+    interface Writing {
         void to(NumberWriter out) throws IOException;
     }
 
-    private interface Reading<T> {
+    interface Reading<T> {
         T from(NumberReader in) throws IOException;
     }
 
-    private static byte[] gzip(Writing writing) {
+    static byte[] gzip(Writing writing) {
         ByteArrayOutputStream stored = new ByteArrayOutputStream();
         try (GZIPOutputStream zip = new FastGzip(stored)) {
             NumberWriter out = new NumberWriter(zip, BUFFER_BYTES);
@@ -160,7 +160,7 @@ public final class PlaneCodec {
         return stored.toByteArray();
     }
 
-    private static <T> T gunzip(byte[] stored, Reading<T> reading) {
+    static <T> T gunzip(byte[] stored, Reading<T> reading) {
         try (GZIPInputStream zip = new GZIPInputStream(new ByteArrayInputStream(stored), BUFFER_BYTES)) {
             return reading.from(new NumberReader(zip, BUFFER_BYTES));
         } catch (IOException e) {

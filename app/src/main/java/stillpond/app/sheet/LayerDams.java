@@ -1,0 +1,68 @@
+package stillpond.app.sheet;
+
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import stillpond.core.cell.CellMap;
+import stillpond.core.format.OpeningsCodec;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.DamChange;
+import stillpond.core.gap.DamState;
+import stillpond.core.gap.Dams;
+import stillpond.core.gap.Openings;
+import stillpond.core.gap.Regions;
+
+/** Openings, dams and regions of a layer as they are stored. */
+@Component
+class LayerDams {
+
+    private final DamRepository dams;
+    private final Planes planes;
+
+    LayerDams(DamRepository dams, Planes planes) {
+        this.dams = dams;
+        this.planes = planes;
+    }
+
+    Openings openings(Layer layer) {
+        CellMap cells = PlaneCodec.decodeMap(planes.content(layer.cells()));
+        return layer.openings() == null
+                ? new Openings(cells, List.of(), 1, 1)
+                : OpeningsCodec.decode(planes.content(layer.openings()), cells);
+    }
+
+    Dams of(Layer layer) {
+        return new Dams(layer.reach(), said(layer.id(), DamState.SHUT), said(layer.id(), DamState.OPEN));
+    }
+
+    private Set<Integer> said(UUID layer, DamState state) {
+        return dams.findByKeyLayerId(layer).stream()
+                .filter(dam -> dam.state() == state)
+                .map(StoredDam::opening)
+                .collect(Collectors.toSet());
+    }
+
+    void write(StoredLayer layer, DamChange change) {
+        Dams after = of(layer.asLayer()).after(change);
+        for (DamChange.Swap swap : change.swaps()) {
+            if (swap.after() == DamState.BY_REACH) {
+                dams.clear(layer.id(), swap.opening());
+            } else {
+                dams.set(layer.id(), swap.opening(), swap.after().name());
+            }
+        }
+        change.reach().ifPresent(swap -> layer.setReach(swap.after()));
+        layer.setRegions(Regions.of(openings(layer.asLayer()), after).ofCells());
+    }
+
+    /** Takes over what was said about the openings of another layer that begin with the same ones. */
+    void copy(Layer from, StoredLayer to, Set<Integer> alsoShut) {
+        Dams after = of(from).shutting(alsoShut);
+        dams.copy(from.id(), to.id());
+        alsoShut.forEach(opening -> dams.set(to.id(), opening, DamState.SHUT.name()));
+        to.setReach(from.reach());
+        to.setRegions(Regions.of(openings(to.asLayer()), after).ofCells());
+    }
+}

@@ -1,0 +1,249 @@
+import { atom } from "nanostores";
+import type { CellMap } from "./planes";
+import type { Opening, Openings } from "./openings";
+import type { DamState, DamSwap, LayerState, ReachSwap } from "./state";
+
+/** A region as one shape: what is known of a cell, for all its cells together. */
+export interface RegionShape {
+  readonly cells: number[];
+  readonly area: number;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly deepestX: number;
+  readonly deepestY: number;
+}
+
+/** Cells joined through the openings that are not dammed; the same rules as the package gap of the core. */
+export class Regions {
+  /** Counts up whenever regions have changed. */
+  readonly changed = atom(0);
+
+  private readonly said = new Map<number, DamState>();
+  private committedReach: number;
+  private previewedReach: number | undefined;
+  private regionOfCell: number[] = [];
+  private shapes: RegionShape[] = [];
+
+  constructor(
+    readonly map: CellMap,
+    readonly openings: Openings,
+    layer: LayerState,
+  ) {
+    this.committedReach = layer.reach;
+    this.load(layer);
+  }
+
+  load(layer: LayerState): void {
+    this.said.clear();
+    layer.shut.forEach((index) => this.said.set(index, "SHUT"));
+    layer.open.forEach((index) => this.said.set(index, "OPEN"));
+    this.committedReach = layer.reach;
+    this.join();
+  }
+
+  get reach(): number {
+    return this.previewedReach ?? this.committedReach;
+  }
+
+  get count(): number {
+    return this.shapes.length;
+  }
+
+  of(cell: number): number {
+    return this.regionOfCell[cell]!;
+  }
+
+  shape(region: number): RegionShape {
+    return this.shapes[region]!;
+  }
+
+  /** All cells that one click on a cell takes. */
+  cellsWith(cell: number): number[] {
+    return this.shapes[this.of(cell)]!.cells;
+  }
+
+  stateOf(index: number): DamState {
+    return this.said.get(index) ?? "BY_REACH";
+  }
+
+  isShut(opening: Opening): boolean {
+    const said = this.said.get(opening.index);
+    return said === "SHUT" || (opening.strength >= this.reach && said !== "OPEN");
+  }
+
+  /** Shows regions at another reach without taking it; undefined goes back. */
+  preview(reach: number | undefined): void {
+    if (reach !== this.previewedReach) {
+      this.previewedReach = reach;
+      this.join();
+    }
+  }
+
+  /** What giving openings a state, and perhaps another reach, would change. */
+  giving(
+    states: ReadonlyMap<number, DamState>,
+    reach?: number,
+  ): { dams: DamSwap[]; reach: ReachSwap | null } {
+    const dams = [...states]
+      .map(([opening, after]) => ({ opening, before: this.stateOf(opening), after }))
+      .filter((swap) => swap.before !== swap.after);
+    const moves = reach !== undefined && reach !== this.committedReach;
+    return { dams, reach: moves ? { before: this.committedReach, after: reach } : null };
+  }
+
+  /** What is no longer as a change left it was changed since, and is left alone. */
+  takingBack(dams: DamSwap[], reach: ReachSwap | null): { dams: DamSwap[]; reach: ReachSwap | null } {
+    return {
+      dams: dams
+        .filter((swap) => this.stateOf(swap.opening) === swap.after)
+        .map((swap) => ({ opening: swap.opening, before: swap.after, after: swap.before })),
+      reach:
+        reach !== null && reach.after === this.committedReach
+          ? { before: reach.after, after: reach.before }
+          : null,
+    };
+  }
+
+  apply(dams: DamSwap[], reach: ReachSwap | null): void {
+    if (dams.length === 0 && reach === null) {
+      return;
+    }
+    for (const swap of dams) {
+      if (swap.after === "BY_REACH") {
+        this.said.delete(swap.opening);
+      } else {
+        this.said.set(swap.opening, swap.after);
+      }
+    }
+    this.committedReach = reach?.after ?? this.committedReach;
+    this.join();
+  }
+
+  /** The openings to leave open so that a region takes in the piece behind its weakest dam. */
+  bigger(cell: number): number[] {
+    const region = this.of(cell);
+    const weakest = this.openings.all
+      .filter((each) => (this.of(each.first) === region) !== (this.of(each.second) === region))
+      .reduce<Opening | undefined>(
+        (best, each) => (!best || each.strength < best.strength ? each : best),
+        undefined,
+      );
+    if (!weakest) {
+      return [];
+    }
+    const beyond = this.of(weakest.first) === region ? this.of(weakest.second) : this.of(weakest.first);
+    return this.between(region, beyond);
+  }
+
+  /** The openings to dam so that a region leaves out what hangs on it by its strongest opening that is not dammed. */
+  smaller(cell: number): number[] {
+    const region = this.of(cell);
+    const inside = this.openings.all.filter(
+      (each) =>
+        this.of(each.first) === region && this.of(each.second) === region && each.first !== each.second,
+    );
+    const strongest = Math.max(-1, ...inside.map((each) => each.strength));
+    if (strongest < 0) {
+      return [];
+    }
+    const kept = new Sets(this.regionOfCell.length);
+    inside.filter((each) => each.strength < strongest).forEach((each) => kept.join(each.first, each.second));
+    const own = kept.find(cell);
+    return inside
+      .filter((each) => (kept.find(each.first) === own) !== (kept.find(each.second) === own))
+      .map((each) => each.index);
+  }
+
+  /** The area that a cell's region would keep if it were one step smaller, and how sure that step is. */
+  within(cell: number): { area: number; strength: number; dam: number[] } {
+    const dam = this.smaller(cell);
+    if (dam.length === 0) {
+      return { area: this.shape(this.of(cell)).area, strength: 0, dam };
+    }
+    const without = new Set(dam);
+    const sets = new Sets(this.regionOfCell.length);
+    this.openings.all
+      .filter((each) => !this.isShut(each) && !without.has(each.index))
+      .forEach((each) => sets.join(each.first, each.second));
+    const own = sets.find(cell);
+    const area = this.cellsWith(cell)
+      .filter((each) => sets.find(each) === own)
+      .reduce((sum, each) => sum + this.map.cells[each]!.area, 0);
+    return { area, strength: Math.max(...dam.map((index) => this.openings.all[index]!.strength)), dam };
+  }
+
+  between(region: number, other: number): number[] {
+    return this.openings.all
+      .filter((each) => {
+        const [a, b] = [this.of(each.first), this.of(each.second)];
+        return (a === region && b === other) || (a === other && b === region);
+      })
+      .map((each) => each.index);
+  }
+
+  private join(): void {
+    const sets = new Sets(this.map.cells.length);
+    for (const opening of this.openings.all) {
+      if (!this.isShut(opening)) {
+        sets.join(opening.first, opening.second);
+      }
+    }
+    this.regionOfCell = sets.numbered();
+    const cells: number[][] = [];
+    this.regionOfCell.forEach((region, cell) => (cells[region] ??= []).push(cell));
+    this.shapes = cells.map((each) => this.shapeOf(each));
+    this.changed.set(this.changed.get() + 1);
+  }
+
+  private shapeOf(cells: number[]): RegionShape {
+    let area = 0;
+    let [left, top, right, bottom] = [Infinity, Infinity, 0, 0];
+    let deepest = this.map.cells[cells[0]!]!;
+    for (const number of cells) {
+      const cell = this.map.cells[number]!;
+      area += cell.area;
+      left = Math.min(left, cell.x);
+      top = Math.min(top, cell.y);
+      right = Math.max(right, cell.x + cell.width);
+      bottom = Math.max(bottom, cell.y + cell.height);
+      deepest = cell.depth > deepest.depth ? cell : deepest;
+    }
+    const { deepestX, deepestY } = deepest;
+    return { cells, area, x: left, y: top, width: right - left, height: bottom - top, deepestX, deepestY };
+  }
+}
+
+/** Union-find whose roots are the lowest members. */
+class Sets {
+  private readonly parent: Int32Array;
+
+  constructor(size: number) {
+    this.parent = Int32Array.from({ length: size }, (_, i) => i);
+  }
+
+  join(a: number, b: number): void {
+    const [rootA, rootB] = [this.find(a), this.find(b)];
+    this.parent[Math.max(rootA, rootB)] = Math.min(rootA, rootB);
+  }
+
+  find(member: number): number {
+    let at = member;
+    while (this.parent[at] !== at) {
+      this.parent[at] = this.parent[this.parent[at]!]!;
+      at = this.parent[at]!;
+    }
+    return at;
+  }
+
+  numbered(): number[] {
+    const numbers: number[] = [];
+    let next = 0;
+    for (let i = 0; i < this.parent.length; i++) {
+      const root = this.find(i);
+      numbers.push(root === i ? next++ : numbers[root]!);
+    }
+    return numbers;
+  }
+}

@@ -1,0 +1,32 @@
+package stillpond.bench.flats;
+
+import java.awt.image.BufferedImage;
+import java.util.List;
+
+/**
+ * A drawing with known flats.
+ *
+ * @param line 8-bit grey
+ * @param truth by pixel: 0 do not care, 1 outside, 2 and up a region each
+ */
+record Case(String name, BufferedImage line, int[] truth, List<TruthRegion> regions) {
+
+    int width() {
+        return line.getWidth();
+    }
+
+    int height() {
+        return line.getHeight();
+    }
+
+    /**
+     * @param support the share of its border that ink backs
+     * @param x the deepest point, and r its depth, in pixels
+     */
+    record TruthRegion(int id, int area, double support, int x, int y, double r) {
+
+        boolean isClosed() {
+            return support >= 0.999;
+        }
+    }
+}

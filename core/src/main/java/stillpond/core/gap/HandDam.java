@@ -1,0 +1,140 @@
+package stillpond.core.gap;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
+import stillpond.core.cell.CellMap;
+import stillpond.core.cell.CellSplit;
+import stillpond.core.ink.InkPlane;
+
+/**
+ * A dam drawn by hand. It splits the cells that it crosses and leaves an opening of strength 1 where it stands, so that it is dammed at any reach and lifting it
+ * is leaving that opening open.
+ */
+public final class HandDam {
+
+    /** Ends of the line are carried on to ink within this many stroke widths. */
+    private static final double SNAP = 4;
+
+    private HandDam() {}
+
+    /** What came of a line. */
+    public sealed interface Outcome {}
+
+    /**
+     * It parts something.
+     *
+     * @param openings with those of the dam behind all that were there before, whose indices stay
+     * @param dam the indices of the dam's own openings
+     * @param split which cells were split into which
+     */
+    public record Parted(Openings openings, Set<Integer> dam, List<CellSplit.Parts> split) implements Outcome {}
+
+    /** Its ends do not reach ink or another dam, or nothing lies behind it. */
+    public record PartsNothing() implements Outcome {}
+
+    /** @param drawn two points or more, in pixels of the page */
+    public static Outcome draw(Openings openings, InkPlane ink, List<Point> drawn) {
+        List<Point> line = snapped(drawn, ink, SNAP * openings.strokePx());
+        List<Integer> wall = new ArrayList<>();
+        LineRaster.forEach(line, ink.widthPx(), ink.heightPx(), wall::add);
+        int[] pixels = wall.stream().mapToInt(Integer::intValue).toArray();
+        CellSplit split = CellSplit.along(openings.cells(), ink, pixels);
+        if (split.split().isEmpty()) {
+            return new PartsNothing();
+        }
+        List<Opening> all = new ArrayList<>();
+        List<Opening> doubled = new ArrayList<>();
+        for (Opening opening : openings.openings()) {
+            List<Opening> now = retold(opening, split.map());
+            all.add(now.get(0));
+            doubled.addAll(now.subList(1, now.size()));
+        }
+        all.addAll(doubled);
+        Set<Integer> dam = new TreeSet<>();
+        for (Opening each : damOpenings(line, pixels, split, ink, openings.strokePx())) {
+            dam.add(all.size());
+            all.add(each);
+        }
+        Openings after = new Openings(split.map(), all, openings.strokePx(), openings.defaultReach());
+        return new Parted(after, dam, split.split());
+    }
+
+    private static List<Point> snapped(List<Point> drawn, InkPlane ink, double reach) {
+        List<Point> line = new ArrayList<>(drawn);
+        int last = drawn.size() - 1;
+        carryOn(drawn.get(last), drawn.get(last).minus(drawn.get(last - 1)), ink, reach)
+                .ifPresent(line::add);
+        carryOn(drawn.get(0), drawn.get(0).minus(drawn.get(1)), ink, reach).ifPresent(start -> line.add(0, start));
+        return line;
+    }
+
+    /** The ink nearest to an end: straight on, or where a turn of up to a right angle meets it sooner. */
+    private static Optional<Point> carryOn(Point end, Point heading, InkPlane ink, double reach) {
+        if (isInk(ink, end)) {
+            return Optional.empty();
+        }
+        Point direction = heading.unit();
+        return IntStream.rangeClosed(-6, 6)
+                .boxed()
+                .sorted(Comparator.comparingInt(Math::abs))
+                .map(turn -> hit(end, direction.turned(turn * Math.PI / 12), ink, reach))
+                .flatMap(Optional::stream)
+                .min(Comparator.comparingDouble(point -> point.distanceTo(end)));
+    }
+
+    private static Optional<Point> hit(Point from, Point direction, InkPlane ink, double reach) {
+        for (double step = 0; step <= reach; step += 0.5) {
+            Point at = from.plus(direction.times(step));
+            if (isBeside(ink, at) || isInk(ink, at)) {
+                return Optional.of(at.plus(direction));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean isBeside(InkPlane ink, Point at) {
+        return at.x() < 0 || at.y() < 0 || at.x() >= ink.widthPx() || at.y() >= ink.heightPx();
+    }
+
+    private static boolean isInk(InkPlane ink, Point at) {
+        return !isBeside(ink, at) && ink.isInk((int) at.y() * ink.widthPx() + (int) at.x());
+    }
+
+    /** An opening after the split: between other parts perhaps, and perhaps several. */
+    private static List<Opening> retold(Opening opening, CellMap map) {
+        List<Opening> now = new ArrayList<>();
+        for (int[] pair : Contacts.along(opening.line(), map.plane())) {
+            now.add(new Opening(
+                    pair[0],
+                    pair[1],
+                    opening.kind(),
+                    opening.line(),
+                    opening.widthPx(),
+                    opening.widthStrokes(),
+                    opening.strength()));
+        }
+        boolean unchanged = now.isEmpty()
+                || now.stream().anyMatch(each -> each.first() == opening.first() && each.second() == opening.second());
+        return unchanged && now.size() <= 1 ? List.of(opening) : now;
+    }
+
+    private static List<Opening> damOpenings(
+            List<Point> line, int[] wall, CellSplit split, InkPlane ink, double strokePx) {
+        double width = 0;
+        for (int pixel : wall) {
+            width += ink.isInk(pixel) ? 0 : 1;
+        }
+        double paper = width;
+        Set<Integer> parts = new TreeSet<>();
+        split.split().forEach(each -> parts.addAll(each.parts()));
+        return Contacts.along(line, split.map().plane()).stream()
+                .filter(pair -> parts.contains(pair[0]) && parts.contains(pair[1]))
+                .map(pair -> new Opening(pair[0], pair[1], Opening.Kind.HAND, line, paper, paper / strokePx, 1))
+                .toList();
+    }
+}

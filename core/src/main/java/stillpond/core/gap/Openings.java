@@ -1,0 +1,110 @@
+package stillpond.core.gap;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import stillpond.core.cell.CellMap;
+import stillpond.core.ink.InkPlane;
+
+/**
+ * The cells of a layer and the openings between them: what line art is analysed into.
+ *
+ * @param cells bounded by ink and by every closure worth thinking of
+ * @param openings where two cells meet without ink, in order of first, then second cell
+ * @param strokePx how wide the strokes are, in pixels of the page
+ * @param defaultReach the level from which on openings are dammed unless somebody says otherwise, found from the openings themselves
+ */
+public record Openings(CellMap cells, List<Opening> openings, double strokePx, double defaultReach) {
+
+    /** The version of the analysis; raised when the same ink would give other cells or openings. */
+    public static final int VERSION = 1;
+
+    /** Nobody would ever want a dam there: the pieces are one cell. */
+    private static final double NEVER = 0.03;
+
+    /** The default reach lies in the emptiest place between these levels: on generated drawings they leave closed regions whole and leak least. */
+    private static final double LOWEST_DEFAULT = 0.25;
+
+    private static final double HIGHEST_DEFAULT = 0.36;
+
+    public Openings {
+        openings = List.copyOf(openings);
+    }
+
+    /**
+     * Cuts a layer into cells and finds the openings between them.
+     *
+     * @throws IllegalArgumentException if there is no paper at all
+     */
+    public static Openings of(InkPlane ink) {
+        return of(ink, StrengthModel.shipped());
+    }
+
+    public static Openings of(InkPlane ink, StrengthModel model) {
+        Pieces pieces = Pieces.cut(ink);
+        double[] strengths = MergeTree.strengths(pieces, model);
+        int[] cellOfPiece = cells(pieces, strengths);
+        List<Opening> openings = openings(pieces, strengths, cellOfPiece);
+        double stroke = pieces.search().strokePx() / pieces.search().scale();
+        return new Openings(pieces.cutting().joined(cellOfPiece), openings, stroke, defaultReach(openings));
+    }
+
+    private static int[] cells(Pieces pieces, double[] strengths) {
+        DisjointSets sets = new DisjointSets(pieces.count());
+        for (int i = 0; i < strengths.length; i++) {
+            if (strengths[i] < NEVER) {
+                sets.join(pieces.parts().get(i).first(), pieces.parts().get(i).second());
+            }
+        }
+        return sets.numbered();
+    }
+
+    private static List<Opening> openings(Pieces pieces, double[] strengths, int[] cellOfPiece) {
+        Map<Part, Double> strengthOf = new TreeMap<>(Part.ORDER);
+        for (int i = 0; i < strengths.length; i++) {
+            Part part = pieces.parts().get(i);
+            int a = cellOfPiece[part.first()];
+            int b = cellOfPiece[part.second()];
+            if (a != b) {
+                strengthOf.merge(new Part(Math.min(a, b), Math.max(a, b), part.closure(), 0), strengths[i], Math::max);
+            }
+        }
+        List<Opening> openings = new ArrayList<>();
+        strengthOf.forEach((part, strength) -> openings.add(opening(pieces, part, strength)));
+        return openings;
+    }
+
+    private static Opening opening(Pieces pieces, Part part, double strength) {
+        Closure closure = pieces.closures().get(part.closure());
+        double scale = pieces.search().scale();
+        return new Opening(
+                part.first(),
+                part.second(),
+                closure.kind(),
+                Pieces.onPage(closure.line(), scale),
+                closure.lengthPx() / scale,
+                pieces.closureStrokes(part.closure()),
+                strength);
+    }
+
+    /** The middle of the widest stretch of levels at which nothing changes. */
+    private static double defaultReach(List<Opening> openings) {
+        double[] levels = openings.stream()
+                .mapToDouble(Opening::strength)
+                .filter(level -> level > LOWEST_DEFAULT && level < HIGHEST_DEFAULT)
+                .sorted()
+                .toArray();
+        double[] bounds = new double[levels.length + 2];
+        bounds[0] = LOWEST_DEFAULT;
+        System.arraycopy(levels, 0, bounds, 1, levels.length);
+        bounds[bounds.length - 1] = HIGHEST_DEFAULT;
+        int widest = 0;
+        for (int i = 1; i + 1 < bounds.length; i++) {
+            if (bounds[i + 1] - bounds[i] > bounds[widest + 1] - bounds[widest]) {
+                widest = i;
+            }
+        }
+        return (bounds[widest] + bounds[widest + 1]) / 2;
+    }
+}

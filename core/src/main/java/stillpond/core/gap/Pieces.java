@@ -1,0 +1,246 @@
+package stillpond.core.gap;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import stillpond.core.cell.Cutting;
+import stillpond.core.cell.DistanceField;
+import stillpond.core.cell.PairCounts;
+import stillpond.core.ink.InkPlane;
+
+/** The page cut along its ink and all closures, and what is measured of the pieces before it is judged which belong together. All lengths in stroke widths. */
+final class Pieces {
+
+    private final InkPlane page;
+    private final SearchPage search;
+    private final List<Closure> closures;
+    private final Cutting cutting;
+    private final List<Part> parts;
+    private final PairCounts inkBorders;
+    private final double[] area;
+    private final double[] depth;
+    private final double[] frame;
+
+    private Pieces(InkPlane page, SearchPage search, List<Closure> closures) {
+        this.page = page;
+        this.search = search;
+        this.closures = closures;
+        Walls walls = Walls.of(page, search, closures);
+        this.cutting = Cutting.along(page, walls.pixels());
+        this.parts = walls.parts(page, cutting.numbers());
+        this.area = new double[cutting.count()];
+        this.depth = new double[cutting.count()];
+        this.frame = new double[cutting.count()];
+        this.inkBorders = new PairCounts();
+        measure();
+    }
+
+    static Pieces cut(InkPlane page) {
+        SearchPage search = SearchPage.of(page);
+        List<StrokeEnd> ends = Skeleton.ends(search);
+        List<Closure> found = new ArrayList<>(EndPairs.find(search, ends));
+        found.addAll(EndRays.find(search, ends));
+        found.addAll(Necks.find(search));
+        return new Pieces(page, search, ClosureNet.of(search, found));
+    }
+
+    Cutting cutting() {
+        return cutting;
+    }
+
+    int count() {
+        return cutting.count();
+    }
+
+    List<Closure> closures() {
+        return closures;
+    }
+
+    List<Part> parts() {
+        return parts;
+    }
+
+    SearchPage search() {
+        return search;
+    }
+
+    /** Length in stroke widths of a stretch of so many wall pixels on the page. */
+    double strokes(double pagePixels) {
+        return pagePixels * search.scale() / search.strokePx();
+    }
+
+    double closureStrokes(int closure) {
+        return closures.get(closure).lengthPx() / search.strokePx();
+    }
+
+    /** In stroke widths squared. */
+    double area(int piece) {
+        return area[piece];
+    }
+
+    /** How far its deepest place is from ink. */
+    double depth(int piece) {
+        return depth[piece];
+    }
+
+    /** Its share of the edge of the page. */
+    double frame(int piece) {
+        return frame[piece];
+    }
+
+    /** Pairs of pieces, lower number first, with the length of ink between them in pixels of the search page. */
+    PairCounts inkBorders() {
+        return inkBorders;
+    }
+
+    double inkStrokes(long searchPixels) {
+        return searchPixels / search.strokePx();
+    }
+
+    private void measure() {
+        int[] small = sampled();
+        measureAreaAndDepth(small);
+        measureFrame();
+        DistanceField toPaper = DistanceField.to(search.width(), search.height(), i -> small[i] >= 0);
+        int[] spread = new int[small.length];
+        Arrays.parallelSetAll(spread, i -> {
+            int nearest = small[i] >= 0 ? i : toPaper.nearest(i);
+            return nearest < 0 ? Cutting.NONE : small[nearest];
+        });
+        countInkBorders(spread);
+    }
+
+    /** The piece at the middle of each pixel of the search page. */
+    private int[] sampled() {
+        int[] numbers = cutting.numbers();
+        int[] small = new int[search.width() * search.height()];
+        Arrays.parallelSetAll(small, i -> {
+            int x = Math.min(page.widthPx() - 1, (int) ((i % search.width() + 0.5) / search.scale()));
+            int y = Math.min(page.heightPx() - 1, (int) ((i / search.width() + 0.5) / search.scale()));
+            return numbers[y * page.widthPx() + x];
+        });
+        return small;
+    }
+
+    private void measureAreaAndDepth(int[] small) {
+        double unit = 1 / (search.strokePx() * search.strokePx());
+        for (int i = 0; i < small.length; i++) {
+            if (small[i] >= 0) {
+                area[small[i]] += unit;
+                depth[small[i]] = Math.max(depth[small[i]], search.distanceToInk(i) / search.strokePx());
+            }
+        }
+    }
+
+    private void measureFrame() {
+        int width = page.widthPx();
+        int height = page.heightPx();
+        double share = 1.0 / (2 * (width + height));
+        for (int x = 0; x < width; x++) {
+            addFrame(x, share);
+            addFrame((height - 1) * width + x, share);
+        }
+        for (int y = 0; y < height; y++) {
+            addFrame(y * width, share);
+            addFrame(y * width + width - 1, share);
+        }
+    }
+
+    private void addFrame(int index, double share) {
+        int piece = cutting.numbers()[index];
+        if (piece >= 0) {
+            frame[piece] += share;
+        }
+    }
+
+    private void countInkBorders(int[] spread) {
+        boolean[] ink = search.ink();
+        int width = search.width();
+        for (int i = 0; i < spread.length; i++) {
+            if (i % width < width - 1 && (ink[i] || ink[i + 1])) {
+                countEdge(spread[i], spread[i + 1]);
+            }
+            if (i + width < spread.length && (ink[i] || ink[i + width])) {
+                countEdge(spread[i], spread[i + width]);
+            }
+        }
+    }
+
+    private void countEdge(int a, int b) {
+        if (a != b && a >= 0 && b >= 0) {
+            inkBorders.add(Math.min(a, b), Math.max(a, b), 1);
+        }
+    }
+
+    /** The wall pixels of all closures on the page itself. */
+    private record Walls(int[] pixels, int[] closure) {
+
+        static Walls of(InkPlane page, SearchPage search, List<Closure> closures) {
+            int[] pixels = new int[1024];
+            int[] closure = new int[1024];
+            int[] count = {0};
+            List<int[]> grown = new ArrayList<>(List.of(pixels, closure));
+            for (int number = 0; number < closures.size(); number++) {
+                int owner = number;
+                LineRaster.forEach(
+                        onPage(closures.get(number).line(), search.scale()), page.widthPx(), page.heightPx(), pixel -> {
+                            if (!page.isInk(pixel)) {
+                                if (count[0] == grown.get(0).length) {
+                                    grown.replaceAll(array -> Arrays.copyOf(array, array.length * 2));
+                                }
+                                grown.get(0)[count[0]] = pixel;
+                                grown.get(1)[count[0]++] = owner;
+                            }
+                        });
+            }
+            return new Walls(Arrays.copyOf(grown.get(0), count[0]), Arrays.copyOf(grown.get(1), count[0]));
+        }
+
+        /** Which pieces each closure parts, and over how many pixels, in a fixed order. */
+        List<Part> parts(InkPlane page, int[] numbers) {
+            List<Part> parts = new ArrayList<>();
+            int[] around = new int[9];
+            for (int start = 0; start < pixels.length; ) {
+                int end = start;
+                PairCounts pairs = new PairCounts();
+                while (end < pixels.length && closure[end] == closure[start]) {
+                    int pieces = piecesAround(page, numbers, pixels[end++], around);
+                    for (int a = 0; a < pieces; a++) {
+                        for (int b = a + 1; b < pieces; b++) {
+                            pairs.add(Math.min(around[a], around[b]), Math.max(around[a], around[b]), 1);
+                        }
+                    }
+                }
+                int owner = closure[start];
+                pairs.forEach((first, second, count) -> parts.add(new Part(first, second, owner, (int) count)));
+                start = end;
+            }
+            parts.sort(Part.ORDER);
+            return parts;
+        }
+
+        private static int piecesAround(InkPlane page, int[] numbers, int pixel, int[] around) {
+            int x = pixel % page.widthPx();
+            int y = pixel / page.widthPx();
+            int count = 0;
+            for (int ny = Math.max(0, y - 1); ny <= Math.min(page.heightPx() - 1, y + 1); ny++) {
+                for (int nx = Math.max(0, x - 1); nx <= Math.min(page.widthPx() - 1, x + 1); nx++) {
+                    int piece = numbers[ny * page.widthPx() + nx];
+                    boolean known = piece < 0;
+                    for (int i = 0; i < count && !known; i++) {
+                        known = around[i] == piece;
+                    }
+                    if (!known) {
+                        around[count++] = piece;
+                    }
+                }
+            }
+            return count;
+        }
+    }
+
+    /** A line of the search page in pixels of the page. */
+    static List<Point> onPage(List<Point> line, double scale) {
+        return line.stream().map(point -> point.times(1 / scale)).toList();
+    }
+}
