@@ -6,6 +6,13 @@ import { Hand } from "./hand/hand";
 import { KeyInput } from "./hand/keys";
 import { PointerInput } from "./hand/pointer";
 import { RegionMenu } from "./hand/region-menu";
+import { Crop } from "./gaps/crop";
+import { DamTool } from "./gaps/dam-tool";
+import { GapsDrawer } from "./gaps/gaps-drawer";
+import { Leak } from "./gaps/leak";
+import { Overlay } from "./gaps/overlay";
+import { Pockets } from "./gaps/pockets";
+import { ReachSlider } from "./gaps/reach-slider";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
@@ -54,7 +61,34 @@ async function open(): Promise<void> {
   const lookOnly = () => SMALL_SCREEN.matches;
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
   byId("help").addEventListener("click", showKeys);
+  const overlay = new Overlay(byId("overlay"), view);
+  const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, new Crop(map, ink, fills));
+  new ReachSlider(regions, work);
+  const pockets = new Pockets(regions, fills, work, hand);
+  const leak = new Leak(path, regions, work, overlay, () => hand.layHere(hand.present.get()));
+  const damTool = new DamTool(path, regions, work, hand, view, overlay);
+  const gapKeys: Record<string, () => void> = {
+    g: () => drawer.toggle(),
+    j: () => drawer.step(1),
+    k: () => drawer.step(-1),
+    d: () => (leak.isOpen ? leak.damAndFill() : drawer.say("SHUT")),
+    l: () => drawer.say("OPEN"),
+    w: () => hand.step(1),
+    q: () => hand.step(-1),
+    p: () => pockets.take(),
+    t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
+  };
   const keys = new KeyInput(canvas, hand, view, {
+    gaps: (key) => {
+      gapKeys[key]?.();
+      return key in gapKeys;
+    },
+    escape: () => {
+      leak.close();
+      damTool.cancel();
+      hand.takeTool("fill");
+    },
+    holdsBack: (cell) => leak.holdsBack(cell),
     holdByKey: (key) => shore.holdByKey(key),
     stepSwatch: (by) => shore.step(by),
     look: (key) => look.byKey(key),
@@ -66,6 +100,10 @@ async function open(): Promise<void> {
     spaceHeld: keys.spaceHeld,
     openMenu: (at) => menu.open(at),
     lookOnly,
+    holdsBack: (cell) => leak.holdsBack(cell),
+    drawing: () => (hand.damming.get() ? damTool : undefined),
+    step: (by) => hand.step(by),
+    pointedAt: (at) => drawer.pointAt(at),
   });
   dropPebbles(byId("shore"), canvas, new Carried(byId("carried"), canvas, hand, fills), hand);
   keepView(view, state.sheet);

@@ -28,6 +28,7 @@ import stillpond.app.sheet.Sheets;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.fill.Fill;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.Regions;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Swatch;
 import tools.jackson.databind.json.JsonMapper;
@@ -103,11 +104,13 @@ class DemoLoader implements ApplicationRunner {
 
     private void fill(Sheet sheet, UUID author, List<DemoBook.DemoFill> fills, Map<String, UUID> swatches) {
         Layer layer = sheet.frontLayer();
+        Regions regions = sheets.regions(layer);
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.cells()));
         for (DemoBook.DemoFill fill : fills) {
             List<Integer> filled = fill.points().stream()
                     .map(point ->
                             cells.numberAt((int) (point[0] * layer.widthPx()), (int) (point[1] * layer.heightPx())))
+                    .flatMap(cell -> regions.with(cell).stream())
                     .distinct()
                     .toList();
             Fill flat = Fill.flat(swatches.get(fill.swatch()));

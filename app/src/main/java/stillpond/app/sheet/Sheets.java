@@ -15,6 +15,7 @@ import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.gap.Dams;
+import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkSettings;
 
 /** The sheets of projects and what they wear now. */
@@ -112,6 +113,12 @@ public class Sheets {
     @Transactional(readOnly = true)
     public Dams dams(Layer layer) {
         return layerDams.of(layer);
+    }
+
+    /** The regions of a layer under its present dams. */
+    @Transactional(readOnly = true)
+    public Regions regions(Layer layer) {
+        return Regions.of(layerDams.openings(layer), layerDams.of(layer));
     }
 
     /** How far each sheet of a project is, by sheet. */

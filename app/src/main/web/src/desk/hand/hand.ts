@@ -22,6 +22,8 @@ export class Hand {
   readonly laid = atom<{ fill: Fill; cells: number[] } | undefined>(undefined);
   /** The next click takes the fill of a region instead of laying one. */
   readonly sampling = atom(false);
+  /** Presses draw dams instead of filling. */
+  readonly damming = atom(false);
   /** The fill laid last, and the one copied; undefined until there is one. */
   private laidLast: Fill | undefined;
   private copied: Fill | undefined;
@@ -45,6 +47,11 @@ export class Hand {
       this.present.set(fill);
       this.said.set(this.fills.nameOf(fill));
     }
+  }
+
+  takeTool(tool: "fill" | "sample" | "dam"): void {
+    this.sampling.set(tool === "sample");
+    this.damming.set(tool === "dam");
   }
 
   swap(): void {
@@ -101,6 +108,29 @@ export class Hand {
     if (fill !== undefined) {
       this.hold(fill);
     }
+  }
+
+  /** Lets the region pointed at take in its next piece (1) or leave one out (-1), here only. */
+  step(by: 1 | -1): void {
+    const cell = this.cell.get();
+    if (cell === undefined) {
+      return;
+    }
+    const openings = by > 0 ? this.regions.bigger(cell) : this.regions.smaller(cell);
+    if (openings.length === 0) {
+      this.said.set(by > 0 ? "There is nothing more to take in here" : "This region is a single piece");
+      return;
+    }
+    const fill = this.fills.of(cell);
+    this.work.dam(new Map(openings.map((index) => [index, by > 0 ? "OPEN" : "SHUT"] as const)));
+    const cells = this.regions.cellsWith(cell);
+    if (by > 0 && fill !== NO_FILL && cells.some((each) => this.fills.of(each) === NO_FILL)) {
+      this.work.lay(
+        fill,
+        cells.filter((each) => this.fills.of(each) === NO_FILL),
+      );
+    }
+    this.said.set(by > 0 ? "Bigger" : "Smaller");
   }
 
   /** Takes the fill pointed at; with nothing pointed at, the next click does. */

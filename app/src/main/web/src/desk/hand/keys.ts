@@ -18,6 +18,11 @@ export interface KeyTargets {
   look(key: string): boolean;
   lookOnly(): boolean;
   showKeys(): void;
+  /** Keys about gaps; false if the key has no such meaning. */
+  gaps(key: string): boolean;
+  escape(): void;
+  /** Whether filling a cell is held back because it would run out. */
+  holdsBack(cell: number): boolean;
 }
 
 /** Keys for the whole desk; those that walk over the sheet act only while nothing else has the focus. */
@@ -127,9 +132,10 @@ export class KeyInput {
       case "Escape":
         this.hand.cancelSweep();
         this.hand.sampling.set(false);
+        this.targets.escape();
         return true;
       default:
-        return this.targets.look(event.key);
+        return this.targets.look(event.key) || this.targets.gaps(event.key);
     }
   }
 
@@ -144,7 +150,10 @@ export class KeyInput {
       return true;
     }
     if (event.key === "Enter") {
-      this.hand.fillHere();
+      const cell = this.hand.cell.get();
+      if (this.hand.sampling.get() || cell === undefined || !this.targets.holdsBack(cell)) {
+        this.hand.fillHere();
+      }
       return true;
     }
     if (event.key === " ") {

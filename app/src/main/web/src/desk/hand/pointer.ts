@@ -14,6 +14,22 @@ export interface PointerTargets {
   openMenu(at: Point): void;
   /** Only looking is possible: a drag moves the sheet. */
   lookOnly(): boolean;
+  /** Whether a fill is held back because it would run out. */
+  holdsBack(cell: number): boolean;
+  /** What draws instead of filling, while it is the tool in the hand. */
+  drawing(): Drawing | undefined;
+  /** One step up or down for the region pointed at. */
+  step(by: 1 | -1): void;
+  pointedAt(at: Point | undefined): void;
+}
+
+/** A tool that is pressed, moved and let go. */
+export interface Drawing {
+  readonly drawing: boolean;
+  begin(screen: Point, lifting: boolean, brushing: boolean): void;
+  move(screen: Point): void;
+  end(screen: Point): void;
+  cancel(): void;
 }
 
 /** Mouse, pen and touch on the sheet: press fills and sweeps, space or the middle button pans, two fingers pan and zoom. */
@@ -45,6 +61,7 @@ export class PointerInput {
     if (this.down.size > 1) {
       // The first finger of two has begun a fill that nobody meant.
       this.hand.cancelSweep();
+      this.targets.drawing()?.cancel();
       clearTimeout(this.holdTimer);
       this.panning = true;
     } else if (event.button === 1 || this.targets.spaceHeld() || this.targets.lookOnly()) {
@@ -59,8 +76,17 @@ export class PointerInput {
 
   private press(event: PointerEvent, at: Point): void {
     this.hand.pointAt(at);
+    const drawing = this.targets.drawing();
+    if (drawing) {
+      drawing.begin(at, event.altKey, event.shiftKey);
+      return;
+    }
     if (this.hand.sampling.get() || event.altKey) {
       this.hand.sample();
+      return;
+    }
+    const cell = this.hand.cell.get();
+    if (cell !== undefined && this.targets.holdsBack(cell)) {
       return;
     }
     this.hand.beginSweep(at);
@@ -92,6 +118,8 @@ export class PointerInput {
     const before = this.down.get(event.pointerId);
     if (before && this.panning) {
       this.panOrPinch(event.pointerId, before, at);
+    } else if (this.targets.drawing()?.drawing) {
+      this.targets.drawing()!.move(at);
     } else if (this.hand.sweeping) {
       for (const passed of event.getCoalescedEvents?.() ?? []) {
         this.hand.sweepTo(this.at(passed));
@@ -103,6 +131,7 @@ export class PointerInput {
     }
     if (!this.panning) {
       this.hand.pointAt(at);
+      this.targets.pointedAt(before ? undefined : at);
     }
   }
 
@@ -123,12 +152,17 @@ export class PointerInput {
     if (this.hand.sweeping) {
       this.hand.endSweep();
     }
+    const drawing = this.targets.drawing();
+    if (drawing?.drawing) {
+      drawing.end(this.at(event));
+    }
     this.rest();
   }
 
   private onCancel(event: PointerEvent): void {
     this.down.delete(event.pointerId);
     this.hand.cancelSweep();
+    this.targets.drawing()?.cancel();
     this.rest();
   }
 
@@ -143,7 +177,9 @@ export class PointerInput {
   private onWheel(event: WheelEvent): void {
     event.preventDefault();
     const lines = event.deltaMode === WheelEvent.DOM_DELTA_LINE ? 16 : 1;
-    if (event.shiftKey) {
+    if (event.altKey) {
+      this.targets.step(event.deltaY < 0 ? 1 : -1);
+    } else if (event.shiftKey) {
       this.view.panBy(-(event.deltaX + event.deltaY) * lines, 0);
     } else {
       this.view.zoomBy(Math.exp(-event.deltaY * lines * WHEEL_STEP), this.at(event));

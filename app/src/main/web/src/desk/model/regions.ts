@@ -174,6 +174,21 @@ export class Regions {
     return { area, strength: Math.max(...dam.map((index) => this.openings.all[index]!.strength)), dam };
   }
 
+  /** The pieces that a region falls into if openings of a strength and all stronger ones are dammed. */
+  piecesBelow(strength: number, region: number): { of(cell: number): number; area(piece: number): number } {
+    const sets = new Sets(this.regionOfCell.length);
+    this.openings.all
+      .filter((each) => each.strength < strength && !this.isShut(each))
+      .forEach((each) => sets.join(each.first, each.second));
+    return {
+      of: (cell) => sets.find(cell),
+      area: (piece) =>
+        this.shape(region)
+          .cells.filter((cell) => sets.find(cell) === piece)
+          .reduce((sum, cell) => sum + this.map.cells[cell]!.area, 0),
+    };
+  }
+
   between(region: number, other: number): number[] {
     return this.openings.all
       .filter((each) => {

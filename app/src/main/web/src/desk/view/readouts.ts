@@ -49,20 +49,30 @@ export function showSteps(work: Work, hand: Hand): void {
 /** Says in one sentence what the thing pointed at or focused does. */
 export function showHelp(hand: Hand): void {
   const hint = byId("hint");
-  const resting = () => (hand.sampling.get() ? "Click a region to take its fill into the hand." : "");
+  const resting = () => {
+    if (hand.damming.get()) {
+      return "Click an opening, sweep over several, or draw a line. Alt lifts; Shift brushes.";
+    }
+    return hand.sampling.get() ? "Click a region to take its fill into the hand." : "";
+  };
   const show = (event: Event) => {
     const target = event.target instanceof Element ? event.target.closest<HTMLElement>("[data-help]") : null;
     hint.textContent = target?.dataset["help"] ?? resting();
   };
   document.addEventListener("pointerover", show);
   document.addEventListener("focusin", show);
-  hand.sampling.subscribe((sampling) => {
+  const showTool = () => {
     hint.textContent = resting();
-    byId("tool-fill").setAttribute("aria-pressed", String(!sampling));
+    const [sampling, damming] = [hand.sampling.get(), hand.damming.get()];
+    byId("tool-fill").setAttribute("aria-pressed", String(!sampling && !damming));
     byId("tool-sample").setAttribute("aria-pressed", String(sampling));
-  });
-  byId("tool-fill").addEventListener("click", () => hand.sampling.set(false));
-  byId("tool-sample").addEventListener("click", () => hand.sampling.set(true));
+    byId("tool-dam").setAttribute("aria-pressed", String(damming));
+  };
+  hand.sampling.subscribe(showTool);
+  hand.damming.subscribe(showTool);
+  byId("tool-fill").addEventListener("click", () => hand.takeTool("fill"));
+  byId("tool-sample").addEventListener("click", () => hand.takeTool("sample"));
+  byId("tool-dam").addEventListener("click", () => hand.takeTool("dam"));
   byId("tool-again").addEventListener("click", () => hand.again());
 }
 

@@ -5,6 +5,9 @@ import { Renderer, type Looking, type Ripple } from "./renderer";
 
 const RIPPLE_MS = 180;
 const RIPPLE_PX = 90;
+/** How large a place is shown when somebody goes there, and no closer than this scale. */
+const CLOSE_PX = 46;
+const CLOSEST = 4;
 
 /** The sheet on screen. Draws at the next frame whenever something has changed, and not otherwise. */
 export class SheetView {
@@ -106,6 +109,17 @@ export class SheetView {
     const middle = this.camera.middle;
     this.camera.panBy(middle.x - at.x, middle.y - at.y);
     this.afterMove(false);
+  }
+
+  /** Shows a place so close that a span around it is well seen; a view that does so already stays. */
+  showClose(place: Point, spanPx: number): void {
+    const at = this.camera.toScreen(place);
+    const { width, height } = this.camera.size;
+    const inView = at.x > 60 && at.y > 60 && at.x < width - 60 && at.y < height - 60;
+    const scale = Math.max(this.camera.scale, CLOSE_PX / spanPx);
+    if (!inView || scale > 1.5 * this.camera.scale) {
+      this.lookAt(place, Math.min(scale, CLOSEST));
+    }
   }
 
   fit(): void {

@@ -1,8 +1,10 @@
 package stillpond.core.gap;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /** The regions of a layer under some dams: cells joined through the openings that are not dammed. */
 public final class Regions {
@@ -106,6 +108,14 @@ public final class Regions {
             }
         }
         return between;
+    }
+
+    /** All cells of the region that a cell lies in: what one click fills. */
+    public List<Integer> with(int cell) {
+        return IntStream.range(0, regionOfCell.length)
+                .filter(each -> of(each) == of(cell))
+                .boxed()
+                .toList();
     }
 
     /** The region of every cell; a copy. */

@@ -1,0 +1,58 @@
+import type { Fills } from "../model/fills";
+import type { InkPlane, CellMap } from "../model/planes";
+import type { Opening } from "../model/openings";
+
+/** A magnified crop around an opening, with the closure as dashes. */
+export class Crop {
+  constructor(
+    private readonly map: CellMap,
+    private readonly ink: InkPlane,
+    private readonly fills: Fills,
+  ) {}
+
+  paint(canvas: HTMLCanvasElement, opening: Opening, strokePx: number): void {
+    const { width, height } = canvas;
+    const span = Math.max(3.2 * opening.widthPx, 9 * strokePx, 24);
+    const step = span / width;
+    const left = opening.middle.x - span / 2;
+    const top = opening.middle.y - (step * height) / 2;
+    const context = canvas.getContext("2d")!;
+    const image = context.createImageData(width, height);
+    for (let y = 0; y < height; y++) {
+      for (let x = 0; x < width; x++) {
+        this.paintPixel(
+          image.data,
+          4 * (y * width + x),
+          Math.floor(left + x * step),
+          Math.floor(top + y * step),
+        );
+      }
+    }
+    context.putImageData(image, 0, 0);
+    for (const [colour, lineWidth, dash] of [
+      ["white", 5, []],
+      ["black", 2, [6, 5]],
+    ] as const) {
+      context.strokeStyle = colour;
+      context.lineWidth = lineWidth;
+      context.setLineDash([...dash]);
+      context.beginPath();
+      opening.line.forEach((point) => context.lineTo((point.x - left) / step, (point.y - top) / step));
+      context.stroke();
+    }
+  }
+
+  private paintPixel(data: Uint8ClampedArray, at: number, x: number, y: number): void {
+    const { width, height, numbers } = this.map.plane;
+    data[at + 3] = 255;
+    if (x < 0 || y < 0 || x >= width || y >= height) {
+      data.fill(184, at, at + 3);
+      return;
+    }
+    const [red, green, blue, opacity] = this.fills.colourOf(numbers[y * width + x]!);
+    const light = 1 - this.ink.density[y * width + x]! / 255;
+    data[at] = (opacity === 0 ? 255 : red) * light;
+    data[at + 1] = (opacity === 0 ? 255 : green) * light;
+    data[at + 2] = (opacity === 0 ? 255 : blue) * light;
+  }
+}

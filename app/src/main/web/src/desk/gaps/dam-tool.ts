@@ -1,0 +1,167 @@
+import { call } from "../../shared/http";
+import type { Hand } from "../hand/hand";
+import type { Opening } from "../model/openings";
+import type { Regions } from "../model/regions";
+import type { Work } from "../model/work";
+import type { Point } from "../view/camera";
+import type { SheetView } from "../view/sheet-view";
+import type { Overlay } from "./overlay";
+
+const CLICK_PX = 6;
+const NEAR_PX = 18;
+const BRUSH_PX = 42;
+/** Points of a drawn line this near to each other say the same. */
+const THIN_PX = 5;
+/** Openings weaker than this are crossed without being meant. */
+const LEAST_STRENGTH = 0.03;
+
+/**
+ * Dams by hand: a click on an opening dams it or lifts its dam, a sweep over openings dams them all (with Alt: lifts), and a line that crosses none is
+ * a dam of its own.
+ */
+export class DamTool {
+  private points: Point[] = [];
+  private lifting = false;
+  private brushing = false;
+
+  constructor(
+    private readonly path: string,
+    private readonly regions: Regions,
+    private readonly work: Work,
+    private readonly hand: Hand,
+    private readonly view: SheetView,
+    private readonly overlay: Overlay,
+  ) {}
+
+  /**
+   * @param lifting openings passed are left open, not dammed
+   * @param brushing not the openings that the line crosses are meant, but those under a broad brush that reach might take or leave
+   */
+  begin(screen: Point, lifting: boolean, brushing: boolean): void {
+    this.lifting = lifting;
+    this.brushing = brushing;
+    this.points = [this.view.camera.toSheet(screen)];
+  }
+
+  move(screen: Point): void {
+    const at = this.view.camera.toSheet(screen);
+    const last = this.points.at(-1);
+    if (last && Math.hypot(at.x - last.x, at.y - last.y) * this.view.camera.scale >= THIN_PX) {
+      this.points.push(at);
+      this.overlay.draw(this.brushing ? [] : this.points);
+      this.overlay.showBrush(this.brushing ? { at, radius: this.brushRadius } : undefined);
+      this.overlay.mark(this.meant());
+    }
+  }
+
+  get drawing(): boolean {
+    return this.points.length > 0;
+  }
+
+  cancel(): void {
+    this.points = [];
+    this.overlay.draw([]);
+    this.overlay.showBrush(undefined);
+    this.overlay.mark([]);
+  }
+
+  end(screen: Point): void {
+    this.move(screen);
+    const crossed = this.meant();
+    const line = this.points;
+    this.cancel();
+    if (line.length === 0) {
+      return;
+    }
+    const length = line
+      .slice(1)
+      .reduce((sum, at, i) => sum + Math.hypot(at.x - line[i]!.x, at.y - line[i]!.y), 0);
+    if (length * this.view.camera.scale < CLICK_PX) {
+      this.toggleAt(screen);
+    } else if (crossed.length > 0) {
+      this.set(crossed, !this.lifting);
+    } else if (!this.lifting && !this.brushing) {
+      void this.draw(line);
+    }
+  }
+
+  private toggleAt(screen: Point): void {
+    const near = this.regions.openings.all
+      .filter((each) => each.strength >= LEAST_STRENGTH)
+      .map((each) => ({ each, away: this.away(each, screen) }))
+      .sort((a, b) => a.away - b.away)[0];
+    if (near && near.away < NEAR_PX) {
+      this.set([near.each], !this.regions.isShut(near.each));
+    } else {
+      this.hand.said.set("No opening here. Draw a line to dam this place.");
+    }
+  }
+
+  private away(opening: Opening, screen: Point): number {
+    const at = opening.line.map((point) => this.view.camera.toScreen(point));
+    return Math.min(...at.slice(1).map((to, i) => distanceToSegment(screen, at[i]!, to)));
+  }
+
+  private set(openings: Opening[], shut: boolean): void {
+    const changed = this.work.dam(
+      new Map(openings.map((each) => [each.index, shut ? "SHUT" : "OPEN"] as const)),
+    );
+    const what = changed === 1 ? "1 opening" : `${changed} openings`;
+    this.hand.said.set(shut ? `Dammed ${what}` : `Left ${what} open`);
+  }
+
+  private async draw(line: Point[]): Promise<void> {
+    this.hand.said.set("Drawing the dam");
+    const { parted } = await call<{ parted: boolean }>(`${this.path}/dams`, line);
+    if (parted) {
+      location.reload();
+    } else {
+      this.work.notice.set(
+        "This line parts nothing: bring both its ends to ink or to another dam. Nothing was changed.",
+      );
+    }
+  }
+
+  private meant(): Opening[] {
+    return this.brushing ? this.brushed() : this.crossed();
+  }
+
+  /** Under the brush: what a wider reach would dam, or what a narrower one would leave open. */
+  private brushed(): Opening[] {
+    const level = this.regions.reach;
+    const within = (each: Opening) =>
+      this.lifting ? each.strength < Math.min(1, 2 * level) : each.strength >= level / 3;
+    return this.regions.openings.all.filter(
+      (each) =>
+        within(each) &&
+        this.points.some((at) => Math.hypot(at.x - each.middle.x, at.y - each.middle.y) < this.brushRadius),
+    );
+  }
+
+  private get brushRadius(): number {
+    return BRUSH_PX / this.view.camera.scale;
+  }
+
+  private crossed(): Opening[] {
+    return this.regions.openings.all.filter(
+      (each) => each.strength >= LEAST_STRENGTH && crosses(this.points, each.line),
+    );
+  }
+}
+
+function crosses(a: Point[], b: Point[]): boolean {
+  return a.slice(1).some((to, i) => b.slice(1).some((end, j) => segmentsCross(a[i]!, to, b[j]!, end)));
+}
+
+function segmentsCross(a: Point, b: Point, c: Point, d: Point): boolean {
+  const side = (p: Point, q: Point, r: Point) =>
+    Math.sign((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
+  return side(a, b, c) !== side(a, b, d) && side(c, d, a) !== side(c, d, b);
+}
+
+function distanceToSegment(p: Point, a: Point, b: Point): number {
+  const length = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
+  const along = length === 0 ? 0 : ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length;
+  const part = Math.min(1, Math.max(0, along));
+  return Math.hypot(p.x - a.x - part * (b.x - a.x), p.y - a.y - part * (b.y - a.y));
+}

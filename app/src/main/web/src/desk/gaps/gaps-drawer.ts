@@ -1,0 +1,230 @@
+import { byId } from "../../shared/dom";
+import type { Hand } from "../hand/hand";
+import type { Fills } from "../model/fills";
+import type { Regions } from "../model/regions";
+import type { DamState } from "../model/state";
+import { NO_FILL } from "../model/state";
+import type { Work } from "../model/work";
+import type { Point } from "../view/camera";
+import type { SheetView } from "../view/sheet-view";
+import type { Crop } from "./crop";
+import { isDoubtful, listGaps, type Gap } from "./gap-list";
+import type { Overlay } from "./overlay";
+
+type Filter = "doubtful" | "dammed" | "open";
+
+const KEPT = "pond/gaps";
+const SETTLE_MS = 120;
+const MOST_ROWS = 60;
+const NEAR_PX = 16;
+
+/** The gaps of the sheet as pictures, with what each would do, and how to settle it. */
+export class GapsDrawer {
+  private readonly place = byId("gaps");
+  private readonly button = byId("gaps-button");
+  private readonly list = byId("gaps-list");
+  private gaps: Gap[] = [];
+  private shown: Gap[] = [];
+  private filter: Filter = "doubtful";
+  private chosen = -1;
+  private settling: number | undefined;
+
+  constructor(
+    private readonly regions: Regions,
+    private readonly fills: Fills,
+    private readonly work: Work,
+    private readonly hand: Hand,
+    private readonly view: SheetView,
+    private readonly overlay: Overlay,
+    private readonly crop: Crop,
+  ) {
+    this.button.addEventListener("click", () => this.toggle());
+    for (const filter of ["doubtful", "dammed", "open"] as const) {
+      byId(`gaps-${filter}`).addEventListener("click", () => {
+        this.filter = filter;
+        this.chosen = -1;
+        this.show();
+      });
+    }
+    this.place.hidden = localStorage.getItem(KEPT) === "closed";
+    this.button.setAttribute("aria-expanded", String(!this.place.hidden));
+    regions.changed.listen(() => this.settle());
+    fills.painted.listen(() => this.settle());
+    this.refresh();
+  }
+
+  get isOpen(): boolean {
+    return !this.place.hidden;
+  }
+
+  toggle(): void {
+    this.place.hidden = !this.place.hidden;
+    this.button.setAttribute("aria-expanded", String(this.isOpen));
+    localStorage.setItem(KEPT, this.isOpen ? "open" : "closed");
+    this.overlay.mark([]);
+    this.refresh();
+  }
+
+  /** Goes to the next gap of the list, or the one before. */
+  step(by: 1 | -1): void {
+    if (!this.isOpen) {
+      this.toggle();
+    }
+    if (this.shown.length > 0) {
+      this.choose((this.chosen + by + this.shown.length) % this.shown.length, true);
+    }
+  }
+
+  /** Dams the chosen gap, or leaves it open. */
+  say(state: DamState): void {
+    const gap = this.shown[this.chosen];
+    if (gap) {
+      this.work.dam(new Map(gap.openings.map((opening) => [opening.index, state])));
+      this.hand.said.set(state === "SHUT" ? "Dammed" : "Left open");
+    }
+  }
+
+  /** Chooses the gap that a place on the screen points at, if the list has one there. */
+  pointAt(screen: Point | undefined): void {
+    if (!this.isOpen || !screen) {
+      return;
+    }
+    const near = this.shown.findIndex((gap) =>
+      gap.openings.some((opening) => {
+        const at = this.view.camera.toScreen(opening.middle);
+        return Math.hypot(at.x - screen.x, at.y - screen.y) < NEAR_PX;
+      }),
+    );
+    if (near >= 0 && near !== this.chosen) {
+      this.choose(near, false);
+    }
+  }
+
+  private settle(): void {
+    clearTimeout(this.settling);
+    this.settling = setTimeout(() => this.refresh(), SETTLE_MS);
+  }
+
+  private refresh(): void {
+    this.gaps = listGaps(this.regions);
+    this.show();
+  }
+
+  private show(): void {
+    const chosen = this.shown[this.chosen]?.openings[0]?.index;
+    const byFilter: Record<Filter, Gap[]> = {
+      doubtful: this.gaps.filter((gap) => isDoubtful(gap, this.regions.reach)),
+      dammed: this.gaps.filter((gap) => gap.isShut),
+      open: this.gaps.filter((gap) => !gap.isShut),
+    };
+    for (const [filter, gaps] of Object.entries(byFilter)) {
+      const tab = byId(`gaps-${filter}`);
+      tab.querySelector(".count")!.textContent = String(gaps.length);
+      tab.setAttribute("aria-pressed", String(filter === this.filter));
+    }
+    byId("gaps-count").textContent = String(byFilter.doubtful.length);
+    this.shown = byFilter[this.filter].slice(0, MOST_ROWS);
+    this.chosen = this.shown.findIndex((gap) => gap.openings.some((opening) => opening.index === chosen));
+    if (!this.isOpen) {
+      this.overlay.showDams([]);
+      return;
+    }
+    this.list.replaceChildren(...this.shown.map((gap, i) => this.row(gap, i)));
+    byId("gaps-none").hidden = this.shown.length > 0;
+    byId("gaps-none").textContent = NOTHING[this.filter];
+    this.overlay.showDams(this.gaps.filter((gap) => gap.isShut).flatMap((gap) => gap.openings));
+    this.markChosen();
+  }
+
+  private row(gap: Gap, i: number): HTMLElement {
+    const row = document.createElement("li");
+    row.className = "gap";
+    const picture = document.createElement("canvas");
+    picture.width = 168;
+    picture.height = 128;
+    this.crop.paint(picture, gap.openings[0]!, this.regions.openings.strokePx);
+    const text = document.createElement("div");
+    const title = document.createElement("button");
+    title.type = "button";
+    title.className = "gap-title";
+    title.textContent = this.titleOf(gap);
+    title.addEventListener("click", () => this.choose(i, true));
+    title.addEventListener("focus", () => this.choose(i, false));
+    const note = document.createElement("p");
+    note.className = "quiet";
+    note.textContent = this.noteOf(gap);
+    const acts = document.createElement("p");
+    acts.className = "gap-acts";
+    acts.append(
+      this.act(gap.isShut ? "Keep it" : "Dam it", "D", i, "SHUT"),
+      this.act(gap.isShut ? "Open it" : "Leave open", "L", i, "OPEN"),
+    );
+    text.append(title, note, acts);
+    row.append(picture, text);
+    row.addEventListener("pointerenter", () => this.overlay.mark(gap.openings));
+    row.addEventListener("pointerleave", () => this.markChosen());
+    return row;
+  }
+
+  private act(label: string, key: string, i: number, state: DamState): HTMLElement {
+    const button = document.createElement("button");
+    button.type = "button";
+    button.className = `button${state === "SHUT" ? " strong" : ""}`;
+    button.append(label, Object.assign(document.createElement("kbd"), { textContent: key }));
+    button.addEventListener("click", () => {
+      this.choose(i, false);
+      this.say(state);
+    });
+    return button;
+  }
+
+  private titleOf(gap: Gap): string {
+    const width = `${Math.max(1, Math.round(gap.widthPx))} px`;
+    return gap.openings.length === 1 ? `Gap of ${width}` : `${gap.openings.length} gaps, up to ${width}`;
+  }
+
+  private noteOf(gap: Gap): string {
+    const [a, b] = gap.sides;
+    const names = [a, b].map((side) => this.fills.of(side.cell));
+    const share = (100 * gap.effect) / (this.regions.map.plane.width * this.regions.map.plane.height);
+    const size =
+      share < 0.1
+        ? "a sliver"
+        : share < 10
+          ? `${share.toFixed(1)} % of the sheet`
+          : `${Math.round(share)} % of the sheet`;
+    if (gap.isShut) {
+      return `dammed: keeps ${size} apart`;
+    }
+    if (names[0] !== names[1] && !names.includes(NO_FILL)) {
+      return `${this.fills.nameOf(names[0]!)} meets ${this.fills.nameOf(names[1]!)} here`;
+    }
+    return `a fill runs through, into ${size}`;
+  }
+
+  private choose(i: number, go: boolean): void {
+    this.chosen = i;
+    const gap = this.shown[i]!;
+    this.markChosen();
+    if (go) {
+      this.view.showClose(gap.openings[0]!.middle, Math.max(gap.widthPx, 4 * this.regions.openings.strokePx));
+      this.hand.said.set(`${this.titleOf(gap)}, ${this.noteOf(gap)}`);
+    }
+  }
+
+  private markChosen(): void {
+    [...this.list.children].forEach((row, i) => {
+      row.classList.toggle("is-chosen", i === this.chosen);
+      if (i === this.chosen) {
+        row.scrollIntoView({ block: "nearest" });
+      }
+    });
+    this.overlay.mark(this.shown[this.chosen]?.openings ?? []);
+  }
+}
+
+const NOTHING: Record<Filter, string> = {
+  doubtful: "No gap is in doubt. Every region holds as far as can be told.",
+  dammed: "Nothing is dammed.",
+  open: "No opening is left that anything could run through.",
+};
