@@ -13,6 +13,7 @@ import { Leak } from "./gaps/leak";
 import { Overlay } from "./gaps/overlay";
 import { Pockets } from "./gaps/pockets";
 import { ReachSlider } from "./gaps/reach-slider";
+import { waitUntilSharp } from "./gaps/sharpening";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
@@ -112,6 +113,8 @@ async function open(): Promise<void> {
 
   new InkPanel(path, state.sheet, view, ink, layer.inkSettings);
   showLost(state.sheet, fills, view);
+
+  waitUntilSharp(path, layer.isSharp, () => hand.sweeping || work.outbox.waiting.get() > 0);
 
   showZoom(view);
   showProgress(fills, regions);

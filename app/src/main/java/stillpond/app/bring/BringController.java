@@ -17,6 +17,7 @@ import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
 import stillpond.app.sheet.LineArtFile;
+import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.format.ImageLimits;
@@ -27,13 +28,19 @@ class BringController {
     private final Projects projects;
     private final Sheets sheets;
 
+    private final Sharpening sharpening;
     private final ImageLimits limits;
     private final int maxFiles;
 
     BringController(
-            Projects projects, Sheets sheets, ImageLimits limits, @Value("${pond.limits.max-files}") int maxFiles) {
+            Projects projects,
+            Sheets sheets,
+            Sharpening sharpening,
+            ImageLimits limits,
+            @Value("${pond.limits.max-files}") int maxFiles) {
         this.projects = projects;
         this.sheets = sheets;
+        this.sharpening = sharpening;
         this.limits = limits;
         this.maxFiles = maxFiles;
     }
@@ -68,6 +75,7 @@ class BringController {
             throws IOException {
         Sheet sheet = sheets.bring(
                 project, scene, new LineArtFile(file.getOriginalFilename(), file.getBytes(), asOptional(vectorPx)));
+        sharpening.soon(sheet);
         return BroughtSheet.of(sheet);
     }
 

@@ -22,6 +22,7 @@ import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LineArtFile;
 import stillpond.app.sheet.Planes;
+import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
@@ -42,6 +43,7 @@ class DemoLoader implements ApplicationRunner {
     private final Projects projects;
     private final Palettes palettes;
     private final Sheets sheets;
+    private final Sharpening sharpening;
     private final SheetChanges changes;
     private final Planes planes;
     private final JsonMapper json;
@@ -52,6 +54,7 @@ class DemoLoader implements ApplicationRunner {
             Projects projects,
             Palettes palettes,
             Sheets sheets,
+            Sharpening sharpening,
             SheetChanges changes,
             Planes planes,
             JsonMapper json,
@@ -60,6 +63,7 @@ class DemoLoader implements ApplicationRunner {
         this.projects = projects;
         this.palettes = palettes;
         this.sheets = sheets;
+        this.sharpening = sharpening;
         this.changes = changes;
         this.planes = planes;
         this.json = json;

@@ -20,6 +20,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
+import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
@@ -34,12 +35,14 @@ class DeskCalls {
 
     private final Sheets sheets;
     private final SheetChanges changes;
+    private final Sharpening sharpening;
     private final Planes planes;
     private final Palettes palettes;
 
-    DeskCalls(Sheets sheets, SheetChanges changes, Planes planes, Palettes palettes) {
+    DeskCalls(Sheets sheets, SheetChanges changes, Sharpening sharpening, Planes planes, Palettes palettes) {
         this.sheets = sheets;
         this.changes = changes;
+        this.sharpening = sharpening;
         this.planes = planes;
         this.palettes = palettes;
     }
@@ -47,12 +50,19 @@ class DeskCalls {
     @GetMapping("/desk")
     DeskState state(@PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
         Sheet present = sheets.get(project, sheet);
+        sharpening.soon(present);
         return DeskState.of(
                 present,
                 present.layers().stream().map(sheets::fills).toList(),
                 present.layers().stream().map(sheets::dams).toList(),
                 palettes.of(project),
                 changes.undoable(sheet, person.id(), KNOWN_STEPS));
+    }
+
+    /** Whether the gaps of the sheet have been found; asked by a desk that was opened before. */
+    @GetMapping("/sharp")
+    boolean isSharp(@PathVariable UUID project, @PathVariable UUID sheet) {
+        return sheets.get(project, sheet).frontLayer().isSharp();
     }
 
     /** Makes the changes in their order, each by itself: one that is refused does not hold up the others. */

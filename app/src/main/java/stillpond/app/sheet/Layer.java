@@ -11,6 +11,7 @@ import stillpond.core.ink.InkSettings;
  * @param ink density of the ink
  * @param cells the cell map
  * @param openings where cells meet without ink; null for a layer analysed before there were any
+ * @param isSharp whether its gaps have been found by the present analysis
  * @param reach the level from which on they are dammed
  * @param regionCount how many regions there are under the present dams
  */
@@ -27,4 +28,5 @@ public record Layer(
         double reach,
         int regionCount,
         String smallInk,
-        String smallCells) {}
+        String smallCells,
+        boolean isSharp) {}

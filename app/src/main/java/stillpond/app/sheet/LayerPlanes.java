@@ -4,6 +4,7 @@ import stillpond.core.ink.InkSettings;
 
 /** How a layer came to be: its settings, its size and the names under which its planes are kept. */
 record LayerPlanes(
+        int analysisVersion,
         InkSettings settings,
         int widthPx,
         int heightPx,

@@ -1,5 +1,6 @@
 package stillpond.app.sheet;
 
+import java.util.List;
 import stillpond.core.cell.CellMap;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
@@ -12,14 +13,17 @@ import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.InkSettings;
+import stillpond.core.ink.StrokeWidth;
 import stillpond.core.render.SmallSheet;
 
 /**
  * A file of line art, analysed and in the forms in which it is kept.
  *
+ * @param analysisVersion see {@link Openings#VERSION}
  * @param source the file as it came
  */
 record LineArt(
+        int analysisVersion,
         InkSettings settings,
         int widthPx,
         int heightPx,
@@ -32,17 +36,35 @@ record LineArt(
         byte[] smallInk,
         byte[] smallCells) {
 
+    private static final int UNSHARPENED = 0;
+
     /** Sharp in a strip of sheets on a dense display. */
     static final int SMALL_LONG_SIDE_PX = 480;
 
     /** @throws UnreadableFile if it cannot be read, or holds nothing to fill or nothing that bounds a fill */
     static LineArt analyse(byte[] file, ImageLimits limits, InkSettings settings) {
+        InkPlane ink = ink(file, limits, settings);
+        return of(file, ink, settings, Openings.of(ink), Openings.VERSION);
+    }
+
+    /** Only cut along its ink, which is quick; its gaps are still to be found. */
+    static LineArt glance(byte[] file, ImageLimits limits) {
+        InkPlane ink = ink(file, limits, InkSettings.AUTOMATIC);
+        Openings none = new Openings(CellMap.of(ink), List.of(), StrokeWidth.of(ink), 1);
+        return of(file, ink, InkSettings.AUTOMATIC, none, UNSHARPENED);
+    }
+
+    private static InkPlane ink(byte[] file, ImageLimits limits, InkSettings settings) {
         InkPlane ink = InkFinder.find(new LineArtReader(limits).read(file), settings);
         requireSomethingToFill(ink);
-        Openings openings = Openings.of(ink);
+        return ink;
+    }
+
+    private static LineArt of(byte[] file, InkPlane ink, InkSettings settings, Openings openings, int version) {
         CellMap map = openings.cells();
         SmallSheet small = SmallSheet.of(map.plane(), ink, SMALL_LONG_SIDE_PX);
         return new LineArt(
+                version,
                 settings,
                 ink.widthPx(),
                 ink.heightPx(),
@@ -68,6 +90,7 @@ record LineArt(
 
     LayerPlanes keepIn(Planes planes) {
         return new LayerPlanes(
+                analysisVersion,
                 settings,
                 widthPx,
                 heightPx,

@@ -105,16 +105,35 @@ public class SheetChanges {
             throw new IllegalArgumentException(
                     "Somebody else has analysed this sheet anew just now; look at that first.");
         }
-        StoredLayer fresh = new StoredLayer(old.position(), lineArt.keepIn(planes));
-        sheet.addLayer(fresh);
-        sheet.replace(old, fresh);
-        sheets.saveAndFlush(sheet);
+        StoredLayer fresh = replace(sheet, old, lineArt);
         MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
         UUID id = UUID.randomUUID();
         UndoLine<UUID> line = line(sheet.id(), author);
         StoredChange stored = StoredChange.recut(id, line.head(), origin(sheet, fresh.id(), author), old.id());
         keep(new Entry(stored, Fills.none().becoming(moved.fills())), line.made(id));
         return lost(old.asLayer(), moved.lost());
+    }
+
+    /** Gives a sheet the gaps that were found meanwhile. Nobody asked for it, so it is no step to undo; if the sheet was cut anew in between, nothing happens. */
+    void sharpen(Sheet before, LineArt lineArt) {
+        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
+        StoredLayer old = sheet.layer(before.frontLayer().id());
+        if (old.isCurrent()) {
+            StoredLayer fresh = replace(sheet, old, lineArt);
+            write(
+                    fresh.id(),
+                    Fills.none()
+                            .becoming(
+                                    swaps.moved(old.asLayer(), fresh.asLayer()).fills()));
+        }
+    }
+
+    private StoredLayer replace(StoredSheet sheet, StoredLayer old, LineArt lineArt) {
+        StoredLayer fresh = new StoredLayer(old.position(), lineArt.keepIn(planes));
+        sheet.addLayer(fresh);
+        sheet.replace(old, fresh);
+        sheets.saveAndFlush(sheet);
+        return fresh;
     }
 
     /** Lets a layer whose cells a dam drawn by hand has split take the place of the present one; the parts of a cell wear what it wore. */
@@ -183,7 +202,8 @@ public class SheetChanges {
                 : new ChangeOutcome.Refused(earlier.getId(), "Another change has this number already.");
     }
 
-    private ChangeOutcome lay(StoredSheet sheet, UUID author, ChangeRequest.Lay lay) {
+    private ChangeOutcome lay(StoredSheet sheet, UUID author, ChangeRequest.Lay asked) {
+        ChangeRequest.Lay lay = onPresentLayer(sheet, asked);
         Optional<String> objection = objectionTo(sheet, lay);
         if (objection.isPresent()) {
             return new ChangeOutcome.Refused(lay.id(), objection.get());
@@ -195,6 +215,22 @@ public class SheetChanges {
         UndoLine<UUID> line = line(sheet.id(), author);
         StoredChange stored = StoredChange.fill(lay.id(), line.head(), origin(sheet, lay.layer(), author), change);
         return keep(new Entry(stored, change), line.made(lay.id()));
+    }
+
+    /** A fill that was on its way while the sheet was cut anew is laid in the same place. */
+    private ChangeRequest.Lay onPresentLayer(StoredSheet sheet, ChangeRequest.Lay lay) {
+        Optional<StoredLayer> then = sheet.find(lay.layer());
+        boolean isKnown = then.isPresent()
+                && lay.cells().stream()
+                        .allMatch(
+                                cell -> cell >= 0 && cell < then.get().asLayer().cellCount());
+        if (!isKnown || then.get().isCurrent()) {
+            return lay;
+        }
+        StoredLayer now = sheet.inPlaceOf(then.get());
+        Set<Integer> cells = swaps.inTheSamePlace(then.get().asLayer(), Set.copyOf(lay.cells()), now.asLayer());
+        return new ChangeRequest.Lay(
+                lay.id(), now.id(), lay.fill(), cells.stream().sorted().toList());
     }
 
     private ChangeOutcome dam(StoredSheet sheet, UUID author, ChangeRequest.Dam dam) {
@@ -263,10 +299,7 @@ public class SheetChanges {
         Change made =
                 kind == Kind.UNDO ? concerned.change() : concerned.change().inverse();
         StoredLayer then = sheet.layer(concerned.layerId());
-        StoredLayer now = sheet.currentLayers().stream()
-                .filter(layer -> layer.position() == then.position())
-                .findFirst()
-                .orElseThrow();
+        StoredLayer now = sheet.inPlaceOf(then);
         Change toTakeBack = then == now ? made : inTheSamePlace(made, then.asLayer(), now.asLayer());
         List<Integer> cells = toTakeBack.swaps().stream().map(Swap::cell).toList();
         Change change = current(now.id(), cells).takingBack(toTakeBack);
@@ -303,8 +336,8 @@ public class SheetChanges {
 
     private Entry stepOfRecut(StoredSheet sheet, UUID author, UUID id, Kind kind, StoredChange recut) {
         UUID replaced = recut.replaced().orElseThrow();
-        StoredLayer present = sheet.layer(kind == Kind.UNDO ? recut.layerId() : replaced);
         StoredLayer former = sheet.layer(kind == Kind.UNDO ? replaced : recut.layerId());
+        StoredLayer present = sheet.inPlaceOf(former);
         Fills restored = swaps.restored(present.asLayer(), former.asLayer());
         sheet.replace(present, former);
         Origin origin = origin(sheet, former.id(), author);

@@ -16,7 +16,6 @@ import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Regions;
-import stillpond.core.ink.InkSettings;
 
 /** The sheets of projects and what they wear now. */
 @Service
@@ -51,13 +50,13 @@ public class Sheets {
     }
 
     /**
-     * Brings line art in as a new sheet behind the others of its scene. All or nothing: a file that cannot be taken leaves no trace.
+     * Brings line art in as a new sheet behind the others of its scene; its gaps are still to be found, see {@link Sharpening}. All or nothing: a file that cannot be taken leaves no trace.
      *
      * @throws UnreadableFile with a message for the user, also if the project has this very file already
      */
     public Sheet bring(UUID project, UUID scene, LineArtFile file) {
         requireNew(project, file.content());
-        LineArt lineArt = LineArt.analyse(file.content(), limitsFor(file), InkSettings.AUTOMATIC);
+        LineArt lineArt = LineArt.glance(file.content(), limitsFor(file));
         return transaction.execute(status -> store(projects.scene(project, scene), FileTitle.of(file.name()), lineArt));
     }
 

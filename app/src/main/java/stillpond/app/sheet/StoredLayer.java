@@ -62,7 +62,7 @@ class StoredLayer {
         this.regions = planes.regions();
         this.reach = planes.reach();
         this.openings = planes.openings();
-        this.analysisVersion = Openings.VERSION;
+        this.analysisVersion = planes.analysisVersion();
         this.source = planes.source();
         this.ink = planes.ink();
         this.cells = planes.cells();
@@ -74,6 +74,7 @@ class StoredLayer {
         return new StoredLayer(
                 position,
                 new LayerPlanes(
+                        analysisVersion,
                         settings(),
                         widthPx,
                         heightPx,
@@ -92,6 +93,7 @@ class StoredLayer {
         return new StoredLayer(
                 position,
                 new LayerPlanes(
+                        analysisVersion,
                         settings(),
                         widthPx,
                         heightPx,
@@ -151,7 +153,8 @@ class StoredLayer {
                 reach(),
                 Arrays.stream(regions).max().orElse(-1) + 1,
                 smallInk,
-                smallCells);
+                smallCells,
+                analysisVersion == Openings.VERSION);
     }
 
     private static Integer boxed(OptionalInt value) {

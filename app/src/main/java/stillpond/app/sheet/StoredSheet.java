@@ -10,6 +10,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 @Entity
@@ -82,8 +83,17 @@ class StoredSheet {
     }
 
     StoredLayer layer(UUID layer) {
-        return layers.stream()
-                .filter(each -> each.id().equals(layer))
+        return find(layer).orElseThrow();
+    }
+
+    Optional<StoredLayer> find(UUID layer) {
+        return layers.stream().filter(each -> each.id().equals(layer)).findFirst();
+    }
+
+    /** The layer that stands now where another stood; that other itself if it still does. */
+    StoredLayer inPlaceOf(StoredLayer layer) {
+        return currentLayers().stream()
+                .filter(each -> each.position() == layer.position())
                 .findFirst()
                 .orElseThrow();
     }

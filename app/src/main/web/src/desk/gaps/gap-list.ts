@@ -4,7 +4,10 @@ import type { Regions } from "../model/regions";
 /** All openings between the same two pieces: one gap, or several of one outline, dammed or left open together. */
 export interface Gap {
   readonly openings: Opening[];
+  /** At how many places they lie. */
+  readonly places: number;
   readonly strength: number;
+  /** Of the narrowest. */
   readonly widthPx: number;
   readonly isShut: boolean;
   /** Whether somebody has said so, rather than reach. */
@@ -28,6 +31,8 @@ const DOUBTFUL_ABOVE = 0.12;
 /** Pieces of fewer square stroke widths hardly show. */
 const LEAST_EFFECT_STROKES = 12;
 const MOST_OPEN = 250;
+/** Openings nearer to each other than this share of the wider one are one place. */
+const SAME_PLACE = 0.8;
 
 /** The gaps of a sheet, those with the largest effect first, then the wider ones. */
 export function listGaps(regions: Regions): Gap[] {
@@ -36,6 +41,21 @@ export function listGaps(regions: Regions): Gap[] {
   return gaps
     .filter((gap) => gap.effect >= least || gap.isSaid)
     .sort((a, b) => b.effect - a.effect || b.widthPx - a.widthPx);
+}
+
+/** How many places some openings lie at: closures across one gap, only a little apart, are one place. */
+export function countPlaces(openings: readonly Opening[]): number {
+  const places: Opening[] = [];
+  for (const opening of [...openings].sort((a, b) => a.widthPx - b.widthPx)) {
+    const isNew = places.every((place) => {
+      const away = Math.hypot(place.middle.x - opening.middle.x, place.middle.y - opening.middle.y);
+      return away > SAME_PLACE * Math.max(place.widthPx, opening.widthPx);
+    });
+    if (isNew) {
+      places.push(opening);
+    }
+  }
+  return places.length;
 }
 
 export function isDoubtful(gap: Gap, reach: number): boolean {
@@ -95,11 +115,12 @@ function open(regions: Regions): Gap[] {
 }
 
 function gap(regions: Regions, openings: Opening[], isShut: boolean, sides: [GapSide, GapSide]): Gap {
-  const widest = openings.reduce((best, each) => (each.widthPx > best.widthPx ? each : best));
+  const narrowest = openings.reduce((best, each) => (each.widthPx < best.widthPx ? each : best));
   return {
-    openings: [widest, ...openings.filter((each) => each !== widest)],
+    openings: [narrowest, ...openings.filter((each) => each !== narrowest)],
+    places: countPlaces(openings),
     strength: Math.max(...openings.map((each) => each.strength)),
-    widthPx: widest.widthPx,
+    widthPx: narrowest.widthPx,
     isShut,
     isSaid: openings.some((each) => regions.stateOf(each.index) !== "BY_REACH"),
     sides,

@@ -180,7 +180,7 @@ export class GapsDrawer {
 
   private titleOf(gap: Gap): string {
     const width = `${Math.max(1, Math.round(gap.widthPx))} px`;
-    return gap.openings.length === 1 ? `Gap of ${width}` : `${gap.openings.length} gaps, up to ${width}`;
+    return gap.places === 1 ? `Gap of ${width}` : `${gap.places} gaps from ${width}`;
   }
 
   private noteOf(gap: Gap): string {

@@ -3,6 +3,7 @@ import { call } from "../../shared/http";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
+import { countPlaces } from "./gap-list";
 import type { Overlay } from "./overlay";
 
 /** A region so many times as large as the piece clicked is not what was meant. */
@@ -63,10 +64,10 @@ export class Leak {
     this.cell = cell;
     this.dam = dam;
     const gaps = dam.map((index) => this.regions.openings.all[index]!);
-    const widest = Math.max(...gaps.map((gap) => gap.widthPx));
-    const what = gaps.length === 1 ? "a gap" : `${gaps.length} gaps`;
-    byId("leak-said").textContent =
-      `This fill would run out through ${what} of up to ${Math.max(1, Math.round(widest))} px, over ${times} times as much.`;
+    const width = `${Math.max(1, Math.round(Math.min(...gaps.map((gap) => gap.widthPx))))} px`;
+    const places = countPlaces(gaps);
+    const what = places === 1 ? `a gap of ${width}` : `${places} gaps, the smallest ${width}`;
+    byId("leak-said").textContent = `This fill would run out through ${what}, over ${times} times as much.`;
     this.card.hidden = false;
     this.overlay.mark(gaps);
     void this.showWay(cell);

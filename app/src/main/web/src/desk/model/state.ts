@@ -35,6 +35,8 @@ export interface LayerState {
   readonly ink: string;
   readonly cells: string;
   readonly openings: string | null;
+  /** Whether its gaps have been found. */
+  readonly isSharp: boolean;
   readonly reach: number;
   /** Openings, by index, that somebody has dammed, and that somebody has left open. */
   readonly shut: number[];

@@ -6,6 +6,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.LineArtFile;
+import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.colour.Srgb;
@@ -28,7 +29,8 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
     }
 
     public Sheet bring(byte[] lineArt) {
-        return pond.bean(Sheets.class).bring(project, scene, LineArtFile.of("boxes.svg", lineArt));
+        Sheet brought = pond.bean(Sheets.class).bring(project, scene, LineArtFile.of("boxes.svg", lineArt));
+        return pond.bean(Sharpening.class).now(project, brought.id());
     }
 
     public String address(Sheet sheet) {

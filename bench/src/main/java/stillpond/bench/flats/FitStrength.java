@@ -1,11 +1,14 @@
 package stillpond.bench.flats;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Properties;
 import java.util.stream.IntStream;
 import stillpond.core.gap.MergeSamples;
 import stillpond.core.gap.MergeSamples.Sample;
@@ -18,22 +21,51 @@ import stillpond.core.gap.StrengthModel;
 public final class FitStrength {
 
     private static final int CASES = 240;
-    private static final int ROUNDS = 3;
+    static final int ROUNDS = 3;
+
+    /** Fitted apart, as a quick check that the resource is what this command makes. */
+    static final int CHECKED_CASES = 16;
+
+    private static final String CHECK = "check.";
     private static final int STEPS = 12;
     private static final double PENALTY = 1e-5;
 
     private FitStrength() {}
 
     public static void main(String[] args) throws IOException {
-        double[] weights = fit(CASES, ROUNDS);
         StringBuilder text = new StringBuilder("# Weights of the strength model, made by ./pond bench fit from " + CASES
                 + " generated drawings (fit-0 to fit-" + (CASES - 1) + ") in " + ROUNDS + " rounds.\n");
-        for (int i = 0; i < weights.length; i++) {
-            text.append(String.format(
-                    Locale.ROOT, "%s=%.4f%n", StrengthModel.featureNames().get(i), weights[i]));
-        }
+        append(text, "", fit(CASES, ROUNDS));
+        text.append("# The same from the first ")
+                .append(CHECKED_CASES)
+                .append(", for the test that this file is up to date.\n");
+        append(text, CHECK, fit(CHECKED_CASES, ROUNDS));
         Files.writeString(Path.of(args[0]), text);
         System.out.print(text);
+    }
+
+    private static void append(StringBuilder text, String prefix, double[] weights) {
+        for (int i = 0; i < weights.length; i++) {
+            text.append(String.format(
+                    Locale.ROOT,
+                    "%s%s=%.4f%n",
+                    prefix,
+                    StrengthModel.featureNames().get(i),
+                    weights[i]));
+        }
+    }
+
+    /** What the shipped resource says was fitted to the first few cases. */
+    static double[] storedCheck() {
+        Properties stored = new Properties();
+        try (InputStream in = StrengthModel.class.getResourceAsStream("strength.properties")) {
+            stored.load(in);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return StrengthModel.featureNames().stream()
+                .mapToDouble(name -> Double.parseDouble(stored.getProperty(CHECK + name)))
+                .toArray();
     }
 
     /** @param cases how many of the generated cases are fitted to, from the first on */

@@ -4,8 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.cell.PairCounts;
+import stillpond.core.ink.InkPlane;
 
-/** Which cells meet along a line. */
+/** Which cells meet along a line, on paper. */
 final class Contacts {
 
     /** Fewer edges are a chance touch where lines cross. */
@@ -14,7 +15,7 @@ final class Contacts {
     private Contacts() {}
 
     /** Pairs of different cells, the lower first, that share edges of pixels on the line or next to it; the most edges first. */
-    static List<int[]> along(List<Point> line, CellPlane plane) {
+    static List<int[]> along(List<Point> line, CellPlane plane, InkPlane ink) {
         PairCounts edges = new PairCounts();
         int width = plane.widthPx();
         int height = plane.heightPx();
@@ -23,12 +24,12 @@ final class Contacts {
             int y = pixel / width;
             for (int ny = Math.max(0, y - 1); ny <= Math.min(height - 1, y + 1); ny++) {
                 for (int nx = Math.max(0, x - 1); nx <= Math.min(width - 1, x + 1); nx++) {
-                    int here = plane.numberAt(nx, ny);
+                    int here = ny * width + nx;
                     if (nx < width - 1) {
-                        count(edges, here, plane.numberAt(nx + 1, ny));
+                        count(edges, plane, ink, here, here + 1);
                     }
                     if (ny < height - 1) {
-                        count(edges, here, plane.numberAt(nx, ny + 1));
+                        count(edges, plane, ink, here, here + width);
                     }
                 }
             }
@@ -44,8 +45,10 @@ final class Contacts {
                 .toList();
     }
 
-    private static void count(PairCounts edges, int a, int b) {
-        if (a != b) {
+    private static void count(PairCounts edges, CellPlane plane, InkPlane ink, int here, int there) {
+        int a = plane.numbers()[here];
+        int b = plane.numbers()[there];
+        if (a != b && !ink.isInk(here) && !ink.isInk(there)) {
             edges.add(Math.min(a, b), Math.max(a, b), 1);
         }
     }

@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
-import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.ink.InkPlane;
 
@@ -50,7 +49,7 @@ public final class HandDam {
         List<Opening> all = new ArrayList<>();
         List<Opening> doubled = new ArrayList<>();
         for (Opening opening : openings.openings()) {
-            List<Opening> now = retold(opening, split.map());
+            List<Opening> now = retold(opening, split, ink);
             all.add(now.get(0));
             doubled.addAll(now.subList(1, now.size()));
         }
@@ -105,22 +104,31 @@ public final class HandDam {
         return !isBeside(ink, at) && ink.isInk((int) at.y() * ink.widthPx() + (int) at.x());
     }
 
-    /** An opening after the split: between other parts perhaps, and perhaps several. */
-    private static List<Opening> retold(Opening opening, CellMap map) {
-        List<Opening> now = new ArrayList<>();
-        for (int[] pair : Contacts.along(opening.line(), map.plane())) {
-            now.add(new Opening(
-                    pair[0],
-                    pair[1],
-                    opening.kind(),
-                    opening.line(),
-                    opening.widthPx(),
-                    opening.widthStrokes(),
-                    opening.strength()));
+    /** An opening after the split: between other parts perhaps, and perhaps several. One between cells that were not split stays as it is. */
+    private static List<Opening> retold(Opening opening, CellSplit split, InkPlane ink) {
+        int first = opening.first();
+        int second = opening.second();
+        if (split.split().stream().noneMatch(each -> each.cell() == first || each.cell() == second)) {
+            return List.of(opening);
         }
-        boolean unchanged = now.isEmpty()
-                || now.stream().anyMatch(each -> each.first() == opening.first() && each.second() == opening.second());
-        return unchanged && now.size() <= 1 ? List.of(opening) : now;
+        List<Opening> now = new ArrayList<>();
+        for (int[] pair : Contacts.along(opening.line(), split.map().plane(), ink)) {
+            int a = origin(pair[0], split);
+            int b = origin(pair[1], split);
+            if (Math.min(a, b) == first && Math.max(a, b) == second) {
+                now.add(opening.between(pair[0], pair[1]));
+            }
+        }
+        return now.isEmpty() ? List.of(opening) : now;
+    }
+
+    /** The cell that a part was split from. */
+    private static int origin(int cell, CellSplit split) {
+        return split.split().stream()
+                .filter(each -> each.parts().contains(cell))
+                .findFirst()
+                .map(CellSplit.Parts::cell)
+                .orElse(cell);
     }
 
     private static List<Opening> damOpenings(
@@ -132,7 +140,7 @@ public final class HandDam {
         double paper = width;
         Set<Integer> parts = new TreeSet<>();
         split.split().forEach(each -> parts.addAll(each.parts()));
-        return Contacts.along(line, split.map().plane()).stream()
+        return Contacts.along(line, split.map().plane(), ink).stream()
                 .filter(pair -> parts.contains(pair[0]) && parts.contains(pair[1]))
                 .map(pair -> new Opening(pair[0], pair[1], Opening.Kind.HAND, line, paper, paper / strokePx, 1))
                 .toList();

@@ -39,4 +39,9 @@ public record Opening(
     public Opening {
         line = List.copyOf(line);
     }
+
+    /** The same closure between other cells, the lower first. */
+    Opening between(int otherFirst, int otherSecond) {
+        return new Opening(otherFirst, otherSecond, kind, line, widthPx, widthStrokes, strength);
+    }
 }

@@ -71,21 +71,18 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
             }
         }
         List<Opening> openings = new ArrayList<>();
-        strengthOf.forEach((part, strength) -> openings.add(opening(pieces, part, strength)));
+        strengthOf.forEach((part, strength) -> openings.add(opening(pieces, part, cellOfPiece, strength)));
         return openings;
     }
 
-    private static Opening opening(Pieces pieces, Part part, double strength) {
-        Closure closure = pieces.closures().get(part.closure());
-        double scale = pieces.search().scale();
-        return new Opening(
-                part.first(),
-                part.second(),
-                closure.kind(),
-                Pieces.onPage(closure.line(), scale),
-                closure.lengthPx() / scale,
-                pieces.closureStrokes(part.closure()),
-                strength);
+    private static Opening opening(Pieces pieces, Part part, int[] cellOfPiece, double strength) {
+        List<Point> line = pieces.stretch(part.closure(), part.first(), part.second(), cellOfPiece);
+        double width = 1;
+        for (int i = 1; i < line.size(); i++) {
+            width += line.get(i).distanceTo(line.get(i - 1));
+        }
+        Opening.Kind kind = pieces.closures().get(part.closure()).kind();
+        return new Opening(part.first(), part.second(), kind, line, width, pieces.strokes(width), strength);
     }
 
     /** The middle of the widest stretch of levels at which nothing changes. */

@@ -11,9 +11,12 @@ import stillpond.core.ink.InkPlane;
 /** The page cut along its ink and all closures, and what is measured of the pieces before it is judged which belong together. All lengths in stroke widths. */
 final class Pieces {
 
+    private static final int MOST_STEPS = 12;
+
     private final InkPlane page;
     private final SearchPage search;
     private final List<Closure> closures;
+    private final Walls walls;
     private final Cutting cutting;
     private final List<Part> parts;
     private final PairCounts inkBorders;
@@ -25,7 +28,7 @@ final class Pieces {
         this.page = page;
         this.search = search;
         this.closures = closures;
-        Walls walls = Walls.of(page, search, closures);
+        this.walls = Walls.of(page, search, closures);
         this.cutting = Cutting.along(page, walls.pixels());
         this.parts = walls.parts(page, cutting.numbers());
         this.area = new double[cutting.count()];
@@ -58,6 +61,44 @@ final class Pieces {
 
     List<Part> parts() {
         return parts;
+    }
+
+    /**
+     * The stretch of a closure that parts two cells, as points on the page.
+     *
+     * @param cellOfPiece the cell that each piece has become part of
+     */
+    List<Point> stretch(int closure, int first, int second, int[] cellOfPiece) {
+        List<Point> points = new ArrayList<>();
+        int[] around = new int[9];
+        for (int pixel : walls.of(closure)) {
+            int count = Walls.piecesAround(page, cutting.numbers(), pixel, around);
+            boolean hasFirst = false;
+            boolean hasSecond = false;
+            for (int i = 0; i < count; i++) {
+                hasFirst |= cellOfPiece[around[i]] == first;
+                hasSecond |= cellOfPiece[around[i]] == second;
+            }
+            if (hasFirst && hasSecond) {
+                points.add(new Point(pixel % page.widthPx() + 0.5, pixel / page.widthPx() + 0.5));
+            }
+        }
+        return thinned(points);
+    }
+
+    /** Its ends, and some points between: wall pixels go in steps, and every one of them would be a zigzag. */
+    private static List<Point> thinned(List<Point> points) {
+        int last = points.size() - 1;
+        int step = Math.max(4, last / MOST_STEPS);
+        List<Point> thinned = new ArrayList<>();
+        for (int i = 0; i < last; i += step) {
+            thinned.add(points.get(i));
+        }
+        thinned.add(points.get(last));
+        if (thinned.size() == 1) {
+            thinned.add(points.get(0).plus(new Point(0, 0.5)));
+        }
+        return thinned;
     }
 
     SearchPage search() {
@@ -194,6 +235,26 @@ final class Pieces {
                         });
             }
             return new Walls(Arrays.copyOf(grown.get(0), count[0]), Arrays.copyOf(grown.get(1), count[0]));
+        }
+
+        /** The wall pixels of one closure, in the order of its line. */
+        int[] of(int number) {
+            int from = lowerBound(number);
+            return Arrays.copyOfRange(pixels, from, lowerBound(number + 1));
+        }
+
+        private int lowerBound(int number) {
+            int low = 0;
+            int high = closure.length;
+            while (low < high) {
+                int middle = (low + high) >>> 1;
+                if (closure[middle] < number) {
+                    low = middle + 1;
+                } else {
+                    high = middle;
+                }
+            }
+            return low;
         }
 
         /** Which pieces each closure parts, and over how many pixels, in a fixed order. */

@@ -1,0 +1,77 @@
+package stillpond.app.sheet;
+
+import jakarta.annotation.PreDestroy;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import stillpond.core.format.ImageLimits;
+
+/**
+ * Finds the gaps of sheets in the background: a sheet just brought in can be opened and filled at once, and gets its openings when they are found; so does one that an older
+ * version of the analysis has cut. Nothing needs to be remembered: a sheet whose analysis is old says so itself, and is taken up when somebody opens it.
+ */
+@Service
+public class Sharpening {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Sharpening.class);
+
+    private final Sheets sheets;
+    private final SheetChanges changes;
+    private final Planes planes;
+    private final ImageLimits limits;
+
+    /** One at a time: each analysis uses all cores by itself. */
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "sharpening");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    private final Set<UUID> waiting = ConcurrentHashMap.newKeySet();
+
+    Sharpening(Sheets sheets, SheetChanges changes, Planes planes, ImageLimits limits) {
+        this.sheets = sheets;
+        this.changes = changes;
+        this.planes = planes;
+        this.limits = limits;
+    }
+
+    /** Asking again while it waits or is at work does nothing. */
+    public void soon(Sheet sheet) {
+        if (!sheet.frontLayer().isSharp() && waiting.add(sheet.id())) {
+            worker.execute(() -> {
+                try {
+                    now(sheet.project(), sheet.id());
+                } catch (RuntimeException e) {
+                    LOG.warn("The gaps of sheet {} could not be found; it stays as it is", sheet.id(), e);
+                } finally {
+                    waiting.remove(sheet.id());
+                }
+            });
+        }
+    }
+
+    /** Finds the gaps of a sheet before it returns. */
+    public Sheet now(UUID project, UUID sheetId) {
+        Sheet sheet = sheets.get(project, sheetId);
+        Layer layer = sheet.frontLayer();
+        if (!layer.isSharp()) {
+            int longSide = Math.max(layer.widthPx(), layer.heightPx());
+            changes.sharpen(
+                    sheet,
+                    LineArt.analyse(
+                            planes.content(layer.source()), limits.withVectorLongSide(longSide), layer.settings()));
+        }
+        return sheets.get(project, sheetId);
+    }
+
+    @PreDestroy
+    void stop() {
+        worker.shutdownNow();
+    }
+}

@@ -1,0 +1,21 @@
+import { byId } from "../../shared/dom";
+import { call } from "../../shared/http";
+
+const ASK_MS = 1200;
+
+/** While the gaps of a sheet are being found in the background: says so, and shows the sheet anew when they are there. */
+export function waitUntilSharp(path: string, isSharp: boolean, isBusy: () => boolean): void {
+  if (isSharp) {
+    return;
+  }
+  byId("sharpening").hidden = false;
+  const ask = async () => {
+    const sharp = await call<boolean>(`${path}/sharp`).catch(() => false);
+    if (sharp && !isBusy()) {
+      location.reload();
+    } else {
+      setTimeout(() => void ask(), ASK_MS);
+    }
+  };
+  setTimeout(() => void ask(), ASK_MS);
+}

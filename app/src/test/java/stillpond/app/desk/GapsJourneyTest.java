@@ -1,0 +1,138 @@
+package stillpond.app.desk;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Browser;
+import stillpond.app.support.DeskPage;
+import stillpond.app.support.DeskPage.At;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+
+/** Filling line art with gaps. Places are pixels of the sheet, 3000 x 2000. */
+class GapsJourneyTest {
+
+    private static final int COAT = 0x2f6f5e;
+    private static final int SCARF = 0xd2603f;
+    private static final int PAPER = 0xffffff;
+
+    private final TestPond pond = TestPond.shared();
+    private final Work work = Work.begin(pond);
+    private final Browser browser = new Browser();
+
+    @AfterEach
+    void close() {
+        assertThat(browser.complaints()).isEmpty();
+        browser.close();
+    }
+
+    /** Two boxes with gaps, one of them in three places, hold without touching a setting; ink shows through as it was drawn. */
+    @Test
+    void nearlyClosedRegionsFillLikeClosedOnes() {
+        DeskPage desk = open("""
+                <g fill="none" stroke="#000" stroke-width="6">
+                  <path d="M290 100H240V300H360V100H314"/>
+                  <path d="M480 100H440V180M440 200V300H500M524 300H560V100H500"/>
+                </g>""");
+        desk.take("Coat");
+        desk.click(1500, 1000);
+        desk.take("Scarf");
+        desk.click(2500, 1000);
+        assertThat(desk.shown(1500, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(2500, 1000)).isEqualTo(SCARF);
+        assertThat(desk.shown(300, 200)).isEqualTo(PAPER);
+        assertThat(desk.shown(1520, 500)).as("no dam shows on the sheet").isIn(COAT, PAPER);
+        desk.expectLeft("1 of 3 regions left");
+        desk.expectSaved();
+    }
+
+    /** What is truly open is said before it is filled, and dammed and filled in two acts. */
+    @Test
+    void aLeakIsShownAndDammedInTwoActs() {
+        DeskPage desk = open("""
+                <g fill="none" stroke="#000" stroke-width="6">
+                  <path d="M290 100H240V300H360V100H314"/>
+                </g>""");
+        Page page = desk.page();
+        desk.take("Coat");
+        page.locator("#gaps-dammed").click();
+        page.locator(".gap").first().hover();
+        page.locator(".gap").first().getByText("Open it").click();
+        desk.expectLeft("1 of 1 regions left");
+
+        desk.click(1500, 1000);
+        assertThat(page.locator("#leak")).isVisible();
+        assertThat(page.locator("#leak-said")).containsText("would run out through a gap");
+        assertThat(desk.shown(1500, 1000)).isEqualTo(PAPER);
+        page.locator("#leak-dam").click();
+        assertThat(page.locator("#leak")).isHidden();
+        assertThat(desk.shown(1500, 1000)).isEqualTo(COAT);
+        desk.expectLeft("1 of 2 regions left");
+
+        desk.press("Control+z");
+        desk.press("Control+z");
+        desk.expectLeft("1 of 1 regions left");
+        desk.click(1500, 1000);
+        desk.click(1500, 1000);
+        assertThat(desk.shown(1500, 1000)).as("a second click fills anyway").isEqualTo(COAT);
+        assertThat(desk.shown(200, 200)).isEqualTo(COAT);
+        desk.expectSaved();
+    }
+
+    @Test
+    void keysMakeARegionBiggerAndSmallerAndStepThroughGaps() {
+        DeskPage desk = open("""
+                <g fill="none" stroke="#000" stroke-width="6">
+                  <rect x="60" y="60" width="480" height="280"/><path d="M300 63V318"/>
+                </g>""");
+        desk.expectLeft("3 of 3 regions left");
+        desk.pointAt(800, 1000);
+        desk.press("w");
+        desk.expectLeft("2 of 2 regions left");
+        desk.press("q");
+        desk.expectLeft("3 of 3 regions left");
+        desk.page().locator("#gaps-dammed").click();
+        desk.press("j");
+        assertThat(desk.page().locator(".gap.is-chosen")).hasCount(1);
+        desk.press("l");
+        desk.expectLeft("2 of 2 regions left");
+        desk.press("Control+z");
+        desk.expectLeft("3 of 3 regions left");
+        desk.page().reload();
+        desk.waitUntilOpen();
+        desk.expectLeft("3 of 3 regions left");
+    }
+
+    @Test
+    void aDamIsDrawnByHandAndUndone() {
+        DeskPage desk =
+                open("<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>");
+        desk.take("Coat");
+        desk.press("t");
+        Page page = desk.page();
+        page.waitForRequest("**/desk", () -> desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670)));
+        desk.waitUntilOpen();
+        desk.expectLeft("3 of 3 regions left");
+        desk.take("Coat");
+        desk.click(800, 1000);
+        assertThat(desk.shown(800, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(2200, 1000)).isEqualTo(PAPER);
+        desk.expectSaved();
+        desk.press("Control+z");
+        page.waitForRequest("**/desk", () -> desk.press("Control+z"));
+        desk.waitUntilOpen();
+        desk.expectLeft("2 of 2 regions left");
+    }
+
+    private DeskPage open(String drawing) {
+        Sheet sheet = work.bring(Drawings.svg(drawing));
+        Page page = browser.signIn(pond, work.person());
+        page.navigate(pond.url() + work.address(sheet));
+        return new DeskPage(page).waitUntilOpen();
+    }
+}

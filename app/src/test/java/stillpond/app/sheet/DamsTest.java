@@ -1,0 +1,170 @@
+package stillpond.app.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+import stillpond.core.cell.CellPlane;
+import stillpond.core.fill.Fill;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.DamState;
+import stillpond.core.gap.Opening;
+import stillpond.core.gap.Point;
+
+/** A box with a gap at (300, 100) and a closed one; places in the units of the drawing, 600 x 400, a unit being 5 pixels. */
+class DamsTest {
+
+    private final TestPond pond = TestPond.shared();
+    private final SheetChanges changes = pond.bean(SheetChanges.class);
+    private final Sheets sheets = pond.bean(Sheets.class);
+    private Work work;
+    private UUID sheet;
+
+    @BeforeEach
+    void bringBoxes() {
+        work = Work.begin(pond);
+        sheet = work.bring(Drawings.svg("""
+                        <g fill="none" stroke="#000" stroke-width="6">
+                          <path d="M290 100H240V300H360V100H314"/>
+                          <rect x="440" y="100" width="120" height="200"/>
+                        </g>""")).id();
+    }
+
+    @Test
+    void aGapIsDammedFromTheStartAndTheChoiceIsKeptAndUndone() {
+        assertThat(inOneRegion(300, 200, 30, 30)).isFalse();
+        say(DamState.OPEN, openingsOf(300, 200));
+        assertThat(inOneRegion(300, 200, 30, 30)).isTrue();
+        assertThat(progress().regions()).isEqualTo(2);
+        step(false);
+        assertThat(inOneRegion(300, 200, 30, 30)).isFalse();
+        assertThat(progress().regions()).isEqualTo(3);
+        step(true);
+        assertThat(inOneRegion(300, 200, 30, 30)).isTrue();
+    }
+
+    @Test
+    void reachGoesUpAndDownAndMovesNoFill() {
+        lay(300, 200);
+        make(new ChangeRequest.Dam(UUID.randomUUID(), layer().id(), Map.of(), OptionalDouble.of(1)));
+        assertThat(inOneRegion(300, 200, 30, 30)).isTrue();
+        assertThat(worn(300, 200)).isNotEqualTo(Fill.NONE);
+        assertThat(worn(30, 30)).isEqualTo(Fill.NONE);
+        assertThat(progress().filledRegions()).isZero();
+        make(new ChangeRequest.Dam(UUID.randomUUID(), layer().id(), Map.of(), OptionalDouble.of(0.3)));
+        assertThat(progress().filledRegions()).isEqualTo(1);
+    }
+
+    @Test
+    void aDamDrawnByHandPartsARegionAndItsPartsKeepTheFill() {
+        lay(500, 200);
+        HandDams hand = pond.bean(HandDams.class);
+        List<Point> line = List.of(new Point(450 * 5, 200 * 5), new Point(552 * 5, 205 * 5));
+        assertThat(hand.draw(work.project(), sheet, work.account(), line)).isTrue();
+        assertThat(inOneRegion(500, 150, 500, 250)).isFalse();
+        assertThat(worn(500, 150)).isEqualTo(worn(500, 250)).isNotEqualTo(Fill.NONE);
+        assertThat(inOneRegion(300, 200, 30, 30)).isFalse();
+        say(DamState.OPEN, openingsOf(500, 150));
+        assertThat(inOneRegion(500, 150, 500, 250)).isTrue();
+        step(false);
+        step(false);
+        assertThat(inOneRegion(500, 150, 500, 250)).isTrue();
+        assertThat(worn(500, 200)).isNotEqualTo(Fill.NONE);
+    }
+
+    @Test
+    void aLineThatPartsNothingChangesNothing() {
+        UUID before = layer().id();
+        List<Point> line = List.of(new Point(480 * 5, 200 * 5), new Point(520 * 5, 200 * 5));
+        assertThat(pond.bean(HandDams.class).draw(work.project(), sheet, work.account(), line))
+                .isFalse();
+        assertThat(layer().id()).isEqualTo(before);
+    }
+
+    @Test
+    void theWayOfALeakIsTold() {
+        assertThat(leak()).isEmpty();
+        Set<Integer> gap = openingsOf(300, 200);
+        say(DamState.OPEN, gap);
+        assertThat(leak()).isNotEmpty();
+        assertThat(gap).containsAnyElementsOf(leak());
+    }
+
+    @Test
+    void anOpeningThatIsNotThereIsRefused() {
+        ChangeRequest request = new ChangeRequest.Dam(
+                UUID.randomUUID(), layer().id(), Map.of(9999, DamState.SHUT), OptionalDouble.empty());
+        assertThat(changes.make(sheet, work.account(), request)).isInstanceOf(ChangeOutcome.Refused.class);
+    }
+
+    private List<Integer> leak() {
+        return pond.bean(HandDams.class).leak(work.project(), sheet, cellAt(300, 200), cellAt(30, 30));
+    }
+
+    private void say(DamState state, Set<Integer> openings) {
+        make(new ChangeRequest.Dam(
+                UUID.randomUUID(),
+                layer().id(),
+                openings.stream().collect(Collectors.toMap(opening -> opening, opening -> state)),
+                OptionalDouble.empty()));
+    }
+
+    /** The openings that bound the region of a place. */
+    private Set<Integer> openingsOf(double x, double y) {
+        List<Opening> openings = pond.bean(LayerDams.class).openings(layer()).openings();
+        List<Integer> cells = sheets.regions(layer()).with(cellAt(x, y));
+        return IntStream.range(0, openings.size())
+                .filter(i -> cells.contains(openings.get(i).first())
+                        != cells.contains(openings.get(i).second()))
+                .boxed()
+                .collect(Collectors.toSet());
+    }
+
+    private void lay(double x, double y) {
+        List<Integer> cells = sheets.regions(layer()).with(cellAt(x, y));
+        make(new ChangeRequest.Lay(
+                UUID.randomUUID(), layer().id(), Fill.flat(work.coat().id()), cells));
+    }
+
+    private void step(boolean again) {
+        UndoableChanges steps = changes.undoable(sheet, work.account(), 1);
+        UUID concerns = (again ? steps.redoable() : steps.undoable()).get(0).id();
+        UUID id = UUID.randomUUID();
+        make(again ? new ChangeRequest.Redo(id, concerns) : new ChangeRequest.Undo(id, concerns));
+    }
+
+    private void make(ChangeRequest request) {
+        assertThat(changes.make(sheet, work.account(), request)).isInstanceOf(ChangeOutcome.Made.class);
+    }
+
+    private Layer layer() {
+        return sheets.get(work.project(), sheet).frontLayer();
+    }
+
+    private Progress progress() {
+        return sheets.progress(work.project()).get(sheet);
+    }
+
+    private boolean inOneRegion(double x, double y, double x2, double y2) {
+        return sheets.regions(layer()).with(cellAt(x, y)).contains(cellAt(x2, y2));
+    }
+
+    private int cellAt(double x, double y) {
+        CellPlane cells = PlaneCodec.decodeCells(pond.bean(Planes.class).content(layer().cells()));
+        return cells.numberAt((int) (x * 5), (int) (y * 5));
+    }
+
+    private Fill worn(double x, double y) {
+        return sheets.fills(layer()).of(cellAt(x, y));
+    }
+}

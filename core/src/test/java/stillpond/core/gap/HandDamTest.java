@@ -1,0 +1,92 @@
+package stillpond.core.gap;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.geom.Arc2D;
+import java.awt.geom.Rectangle2D;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import stillpond.core.ink.InkPlane;
+
+class HandDamTest {
+
+    private static final double SCALE = 1.5;
+
+    private final InkPlane ink =
+            Drawn.of(new Rectangle2D.Double(60, 40, 200, 220), new Arc2D.Double(290, 100, 80, 80, 20, 320, Arc2D.OPEN));
+    private final Openings before = Openings.of(ink);
+
+    /** The ends stop a little short of the box and are carried on to it. */
+    @Test
+    void aLineAcrossABoxPartsItAndNothingElse() {
+        HandDam.Parted parted = (HandDam.Parted) draw(70, 150, 252, 155);
+        Openings after = parted.openings();
+        assertThat(cell(after, 160, 80)).isNotEqualTo(cell(after, 160, 230));
+        assertThat(parted.split()).singleElement().satisfies(split -> {
+            assertThat(split.cell()).isEqualTo(cell(before, 160, 80));
+            assertThat(split.parts())
+                    .containsExactlyInAnyOrder(
+                            split.cell(), before.cells().cells().size());
+        });
+        for (double[] place : new double[][] {{20, 20}, {330, 140}, {390, 290}}) {
+            assertThat(cell(after, place[0], place[1])).isEqualTo(cell(before, place[0], place[1]));
+        }
+        int whole =
+                before.cells().cellAt((int) (160 * SCALE), (int) (80 * SCALE)).areaPx();
+        int sum = parted.split().get(0).parts().stream()
+                .mapToInt(part -> after.cells().cells().get(part).areaPx())
+                .sum();
+        assertThat(sum).isEqualTo(whole);
+    }
+
+    @Test
+    void itHoldsAtAnyReachAndCanBeLifted() {
+        HandDam.Parted parted = (HandDam.Parted) draw(70, 150, 252, 155);
+        Openings after = parted.openings();
+        int top = cell(after, 160, 80);
+        int bottom = cell(after, 160, 230);
+        Regions dammed = Regions.of(after, Dams.at(1));
+        assertThat(dammed.of(top)).isNotEqualTo(dammed.of(bottom));
+        Regions lifted = Regions.of(after, Dams.at(1).opening(parted.dam()));
+        assertThat(lifted.of(top)).isEqualTo(lifted.of(bottom));
+    }
+
+    @Test
+    void openingsKeepTheirIndices() {
+        Openings after = ((HandDam.Parted) draw(70, 150, 252, 155)).openings();
+        for (int i = 0; i < before.openings().size(); i++) {
+            assertThat(after.openings().get(i).line())
+                    .isEqualTo(before.openings().get(i).line());
+        }
+        assertThat(after.openings().size()).isGreaterThan(before.openings().size());
+    }
+
+    @Test
+    void aLineInTheOpenPartsNothing() {
+        assertThat(draw(120, 150, 180, 155)).isInstanceOf(HandDam.PartsNothing.class);
+    }
+
+    @Test
+    void aSecondDamMayEndAtTheFirst() {
+        HandDam.Parted first = (HandDam.Parted) draw(70, 150, 252, 155);
+        HandDam.Outcome second = HandDam.draw(first.openings(), ink, line(160, 152, 165, 252));
+        assertThat(second).isInstanceOf(HandDam.Parted.class);
+        Openings after = ((HandDam.Parted) second).openings();
+        assertThat(Set.of(cell(after, 160, 80), cell(after, 100, 230), cell(after, 230, 230)))
+                .hasSize(3);
+    }
+
+    private HandDam.Outcome draw(double... points) {
+        return HandDam.draw(before, ink, line(points));
+    }
+
+    private static List<Point> line(double... points) {
+        return List.of(
+                new Point(points[0] * SCALE, points[1] * SCALE), new Point(points[2] * SCALE, points[3] * SCALE));
+    }
+
+    private static int cell(Openings openings, double x, double y) {
+        return openings.cells().plane().numberAt((int) (x * SCALE), (int) (y * SCALE));
+    }
+}
