@@ -123,6 +123,7 @@ async function open(): Promise<void> {
   showNotice(work);
   hand.said.listen((said) => (byId("said").textContent = said));
   await openSmallPicture(layer, fills);
+  desk.dataset["sharp"] = String(layer.isSharp);
   desk.dataset["ready"] = "true";
 }
 

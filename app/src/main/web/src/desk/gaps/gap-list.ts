@@ -33,6 +33,7 @@ const LEAST_EFFECT_STROKES = 12;
 const MOST_OPEN = 250;
 /** Openings nearer to each other than this share of the wider one are one place. */
 const SAME_PLACE = 0.8;
+const CRUMB_STROKES = 0.45;
 
 /** The gaps of a sheet, those with the largest effect first, then the wider ones. */
 export function listGaps(regions: Regions): Gap[] {
@@ -41,6 +42,12 @@ export function listGaps(regions: Regions): Gap[] {
   return gaps
     .filter((gap) => gap.effect >= least || gap.isSaid)
     .sort((a, b) => b.effect - a.effect || b.widthPx - a.widthPx);
+}
+
+/** Without the crumbs where closures cross each other; all, if there are only crumbs. */
+export function withoutCrumbs(openings: Opening[], strokePx: number): Opening[] {
+  const whole = openings.filter((each) => each.widthPx >= CRUMB_STROKES * strokePx);
+  return whole.length > 0 ? whole : openings;
 }
 
 /** How many places some openings lie at: closures across one gap, only a little apart, are one place. */
@@ -115,10 +122,11 @@ function open(regions: Regions): Gap[] {
 }
 
 function gap(regions: Regions, openings: Opening[], isShut: boolean, sides: [GapSide, GapSide]): Gap {
-  const narrowest = openings.reduce((best, each) => (each.widthPx < best.widthPx ? each : best));
+  const whole = withoutCrumbs(openings, regions.openings.strokePx);
+  const narrowest = whole.reduce((best, each) => (each.widthPx < best.widthPx ? each : best));
   return {
     openings: [narrowest, ...openings.filter((each) => each !== narrowest)],
-    places: countPlaces(openings),
+    places: countPlaces(whole),
     strength: Math.max(...openings.map((each) => each.strength)),
     widthPx: narrowest.widthPx,
     isShut,

@@ -3,7 +3,7 @@ import { call } from "../../shared/http";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
-import { countPlaces } from "./gap-list";
+import { countPlaces, withoutCrumbs } from "./gap-list";
 import type { Overlay } from "./overlay";
 
 /** A region so many times as large as the piece clicked is not what was meant. */
@@ -63,7 +63,10 @@ export class Leak {
   private open(cell: number, dam: number[], times: number): void {
     this.cell = cell;
     this.dam = dam;
-    const gaps = dam.map((index) => this.regions.openings.all[index]!);
+    const gaps = withoutCrumbs(
+      dam.map((index) => this.regions.openings.all[index]!),
+      this.regions.openings.strokePx,
+    );
     const width = `${Math.max(1, Math.round(Math.min(...gaps.map((gap) => gap.widthPx))))} px`;
     const places = countPlaces(gaps);
     const what = places === 1 ? `a gap of ${width}` : `${places} gaps, the smallest ${width}`;

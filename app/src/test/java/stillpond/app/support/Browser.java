@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType.LaunchOptions;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,11 @@ public final class Browser implements AutoCloseable {
             "--disable-sync",
             "--use-angle=swiftshader",
             "--enable-unsafe-swiftshader");
+
+    static {
+        // Two cores share the server, its background work and a browser that draws in software.
+        PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
+    }
 
     private final Playwright playwright =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));

@@ -21,8 +21,9 @@ public record DeskPage(Page page) {
 
     public record At(double x, double y) {}
 
+    /** Also until the gaps of a sheet just brought in have been found. */
     public DeskPage waitUntilOpen() {
-        page.waitForSelector("#desk[data-ready=true]");
+        page.waitForSelector("#desk[data-ready=true][data-sharp=true]");
         return this;
     }
 
