@@ -12,7 +12,7 @@ alter table layer alter column analysis_version drop default;
 create table dam (
     layer_id uuid    not null references layer on delete cascade,
     opening  integer not null,
-    state    text    not null check (state in ('SHUT', 'OPEN')),
+    state    text    not null check (state in ('SHUT', 'OPEN', 'INKED')),
     primary key (layer_id, opening)
 );
 

@@ -14,7 +14,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.HandDams;
 import stillpond.core.gap.Point;
 
-/** Dams drawn by hand, and leak traces. */
+/** Dams drawn by hand, regions joined by hand, and leak traces. */
 @RestController
 @RequestMapping("/projects/{project}/sheets/{sheet}")
 class DamController {
@@ -27,8 +27,8 @@ class DamController {
         this.dams = dams;
     }
 
-    /** @param parted whether the line parts anything; else nothing was changed */
-    record DrawnDam(boolean parted) {}
+    /** @param changed whether the line parts or joins anything; else nothing was changed */
+    record DrawnDam(boolean changed) {}
 
     @PostMapping("/dams")
     DrawnDam draw(
@@ -36,10 +36,23 @@ class DamController {
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody List<Point> line) {
+        return new DrawnDam(dams.draw(project, sheet, person.id(), requireLine(line)));
+    }
+
+    private static List<Point> requireLine(List<Point> line) {
         if (line.size() < 2 || line.size() > MOST_POINTS) {
-            throw new IllegalArgumentException("A dam has 2 to " + MOST_POINTS + " points, not " + line.size() + ".");
+            throw new IllegalArgumentException("A line has 2 to " + MOST_POINTS + " points, not " + line.size() + ".");
         }
-        return new DrawnDam(dams.draw(project, sheet, person.id(), line));
+        return line;
+    }
+
+    @PostMapping("/joins")
+    DrawnDam join(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody List<Point> line) {
+        return new DrawnDam(dams.join(project, sheet, person.id(), requireLine(line)));
     }
 
     @GetMapping("/leak")

@@ -1,6 +1,7 @@
 package stillpond.app.sheet;
 
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import stillpond.core.format.PlaneCodec;
@@ -42,6 +43,23 @@ public class HandDams {
             return true;
         }
         return false;
+    }
+
+    /**
+     * Joins the regions on both sides of the ink that a line crosses, for filling only: one change, which undo takes back.
+     *
+     * @return false if the line stays in one cell; then nothing is changed
+     */
+    public boolean join(UUID project, UUID sheetId, UUID author, List<Point> line) {
+        Sheet sheet = sheets.get(project, sheetId);
+        Layer layer = sheet.frontLayer();
+        Openings before = dams.openings(layer);
+        Openings joined = HandDam.joined(before, PlaneCodec.decodeInk(planes.content(layer.ink())), line);
+        if (joined.openings().size() == before.openings().size()) {
+            return false;
+        }
+        changes.split(sheet, author, new HandDam.Parted(joined, Set.of(), List.of()));
+        return true;
     }
 
     /** The openings, by index, through which a fill would run from one cell to another, in the order of the way; none if it would not get there. */

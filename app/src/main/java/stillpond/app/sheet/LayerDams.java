@@ -1,8 +1,8 @@
 package stillpond.app.sheet;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import stillpond.core.cell.CellMap;
@@ -29,19 +29,17 @@ class LayerDams {
     Openings openings(Layer layer) {
         CellMap cells = PlaneCodec.decodeMap(planes.content(layer.cells()));
         return layer.openings() == null
-                ? new Openings(cells, List.of(), 1, 1)
+                ? new Openings(cells, List.of(), 1, 1, false)
                 : OpeningsCodec.decode(planes.content(layer.openings()), cells);
     }
 
     Dams of(Layer layer) {
-        return new Dams(layer.reach(), said(layer.id(), DamState.SHUT), said(layer.id(), DamState.OPEN));
-    }
-
-    private Set<Integer> said(UUID layer, DamState state) {
-        return dams.findByKeyLayerId(layer).stream()
-                .filter(dam -> dam.state() == state)
-                .map(StoredDam::opening)
-                .collect(Collectors.toSet());
+        Map<DamState, Set<Integer>> said = dams.findByKeyLayerId(layer.id()).stream()
+                .collect(Collectors.groupingBy(
+                        StoredDam::state, Collectors.mapping(StoredDam::opening, Collectors.toSet())));
+        return new Dams(layer.reach(), Set.of(), said.getOrDefault(DamState.OPEN, Set.of()), Set.of())
+                .shutting(said.getOrDefault(DamState.SHUT, Set.of()))
+                .inking(said.getOrDefault(DamState.INKED, Set.of()));
     }
 
     void write(StoredLayer layer, DamChange change) {

@@ -50,7 +50,7 @@ record LineArt(
     /** Only cut along its ink, which is quick; its gaps are still to be found. */
     static LineArt glance(byte[] file, ImageLimits limits) {
         InkPlane ink = ink(file, limits, InkSettings.AUTOMATIC);
-        Openings none = new Openings(CellMap.of(ink), List.of(), StrokeWidth.of(ink), 1);
+        Openings none = new Openings(CellMap.of(ink), List.of(), StrokeWidth.of(ink), 1, false);
         return of(file, ink, InkSettings.AUTOMATIC, none, UNSHARPENED);
     }
 

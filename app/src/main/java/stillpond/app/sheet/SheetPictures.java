@@ -1,11 +1,15 @@
 package stillpond.app.sheet;
 
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import stillpond.app.palette.Palettes;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.Openings;
+import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
+import stillpond.core.render.AddedInk;
 import stillpond.core.render.CellColours;
 import stillpond.core.render.SheetPainter;
 import stillpond.core.render.SmallSheet;
@@ -17,11 +21,13 @@ public class SheetPictures {
     private final Sheets sheets;
     private final Planes planes;
     private final Palettes palettes;
+    private final LayerDams dams;
 
-    SheetPictures(Sheets sheets, Planes planes, Palettes palettes) {
+    SheetPictures(Sheets sheets, Planes planes, Palettes palettes, LayerDams dams) {
         this.sheets = sheets;
         this.planes = planes;
         this.palettes = palettes;
+        this.dams = dams;
     }
 
     /** Small enough for a strip of sheets. */
@@ -44,8 +50,18 @@ public class SheetPictures {
         Layer layer = sheet.frontLayer();
         return SheetPainter.composed(
                 PlaneCodec.decodeCells(planes.content(layer.cells())),
-                PlaneCodec.decodeInk(planes.content(layer.ink())),
+                withAddedInk(layer, PlaneCodec.decodeInk(planes.content(layer.ink()))),
                 colours(sheet.project(), layer));
+    }
+
+    private InkPlane withAddedInk(Layer layer, InkPlane ink) {
+        Set<Integer> inked = dams.of(layer).inked();
+        if (inked.isEmpty()) {
+            return ink;
+        }
+        Openings openings = dams.openings(layer);
+        return AddedInk.over(
+                ink, inked.stream().sorted().map(openings.openings()::get).toList(), openings.strokePx());
     }
 
     private CellColours colours(UUID project, Layer layer) {

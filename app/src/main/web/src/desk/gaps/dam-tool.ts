@@ -14,10 +14,13 @@ const BRUSH_PX = 42;
 const THIN_PX = 5;
 /** Openings weaker than this are crossed without being meant. */
 const LEAST_STRENGTH = 0.03;
+const PARTS_NOTHING =
+  "This line parts nothing: bring both its ends to ink or to another dam. Nothing was changed.";
+const JOINS_NOTHING = "This line stays in one region, so there is nothing to join. Nothing was changed.";
 
 /**
  * Dams by hand: a click on an opening dams it or lifts its dam, a sweep over openings dams them all (with Alt: lifts), and a line that crosses none is
- * a dam of its own.
+ * a dam of its own (with Alt: joins the regions on both sides of the ink that it crosses, for filling only).
  */
 export class DamTool {
   private points: Point[] = [];
@@ -80,8 +83,8 @@ export class DamTool {
       this.toggleAt(screen);
     } else if (crossed.length > 0) {
       this.set(crossed, !this.lifting);
-    } else if (!this.lifting && !this.brushing) {
-      void this.draw(line);
+    } else if (!this.brushing) {
+      void this.draw(line, this.lifting);
     }
   }
 
@@ -110,14 +113,22 @@ export class DamTool {
     this.hand.said.set(shut ? `Dammed ${what}` : `Left ${what} open`);
   }
 
-  private async draw(line: Point[]): Promise<void> {
-    this.hand.said.set("Drawing the dam");
-    const { parted } = await call<{ parted: boolean }>(`${this.path}/dams`, line);
-    if (parted) {
-      location.reload();
-    } else {
+  /** A line that crosses no opening parts regions or, lifting, joins those on both sides of the ink that it crosses. */
+  private async draw(line: Point[], lifting: boolean): Promise<void> {
+    this.hand.said.set(lifting ? "Joining the regions" : "Drawing the dam");
+    try {
+      const { changed } = await call<{ changed: boolean }>(
+        `${this.path}/${lifting ? "joins" : "dams"}`,
+        line,
+      );
+      if (changed) {
+        location.reload();
+      } else {
+        this.work.notice.set(lifting ? JOINS_NOTHING : PARTS_NOTHING);
+      }
+    } catch {
       this.work.notice.set(
-        "This line parts nothing: bring both its ends to ink or to another dam. Nothing was changed.",
+        "The server did not answer, so the line was not kept. Draw it again when it is back.",
       );
     }
   }

@@ -46,9 +46,14 @@ export class GapsDrawer {
         this.show();
       });
     }
+    byId("gaps-limited").hidden = !regions.openings.isLimited;
     this.place.hidden = localStorage.getItem(KEPT) === "closed";
     this.button.setAttribute("aria-expanded", String(!this.place.hidden));
-    regions.changed.listen(() => this.settle());
+    regions.changed.subscribe(() => {
+      const inked = regions.openings.all.filter((each) => regions.stateOf(each.index) === "INKED");
+      overlay.showInked(inked, regions.openings.strokePx);
+      this.settle();
+    });
     fills.painted.listen(() => this.settle());
     this.refresh();
   }
@@ -80,7 +85,7 @@ export class GapsDrawer {
     const gap = this.shown[this.chosen];
     if (gap) {
       this.work.dam(new Map(gap.openings.map((opening) => [opening.index, state])));
-      this.hand.said.set(state === "SHUT" ? "Dammed" : "Left open");
+      this.hand.said.set(SAID[state]);
     }
   }
 
@@ -158,6 +163,7 @@ export class GapsDrawer {
     acts.append(
       this.act(gap.isShut ? "Keep it" : "Dam it", "D", i, "SHUT"),
       this.act(gap.isShut ? "Open it" : "Leave open", "L", i, "OPEN"),
+      this.act("Ink it", "I", i, "INKED"),
     );
     text.append(title, note, acts);
     row.append(picture, text);
@@ -170,6 +176,7 @@ export class GapsDrawer {
     const button = document.createElement("button");
     button.type = "button";
     button.className = `button${state === "SHUT" ? " strong" : ""}`;
+    button.title = HELP[state];
     button.append(label, Object.assign(document.createElement("kbd"), { textContent: key }));
     button.addEventListener("click", () => {
       this.choose(i, false);
@@ -222,6 +229,21 @@ export class GapsDrawer {
     this.overlay.mark(this.shown[this.chosen]?.openings ?? []);
   }
 }
+
+const HELP: Record<DamState, string> = {
+  SHUT: "No fill runs through; the ink stays as it is drawn.",
+  OPEN: "Fills run through.",
+  INKED:
+    "Dams it, and draws a stroke across in the sheet and its exports. The line art itself stays as it is.",
+  BY_REACH: "",
+};
+
+const SAID: Record<DamState, string> = {
+  SHUT: "Dammed",
+  OPEN: "Left open",
+  INKED: "Dammed and inked",
+  BY_REACH: "Reach decides",
+};
 
 const NOTHING: Record<Filter, string> = {
   doubtful: "No gap is in doubt. Every region holds as far as can be told.",

@@ -12,6 +12,8 @@ export class Overlay {
   private readonly paintSoon = oncePerFrame(() => this.paint());
   private readonly calm = matchMedia("(prefers-reduced-motion: reduce)");
   private faint: readonly Opening[] = [];
+  private inked: readonly Opening[] = [];
+  private inkPx = 1;
   private marked: readonly Opening[] = [];
   private stroke: readonly Point[] = [];
   private brush: { at: Point; radius: number } | undefined;
@@ -28,6 +30,13 @@ export class Overlay {
   /** Openings shown as fine dashes. */
   showDams(openings: readonly Opening[]): void {
     this.faint = openings;
+    this.paintSoon();
+  }
+
+  /** Openings drawn in ink, so many sheet pixels wide; these are shown always. */
+  showInked(openings: readonly Opening[], strokePx: number): void {
+    this.inked = openings;
+    this.inkPx = strokePx;
     this.paintSoon();
   }
 
@@ -67,6 +76,7 @@ export class Overlay {
     context.setTransform(devicePixelRatio, 0, 0, devicePixelRatio, 0, 0);
     context.clearRect(0, 0, width, height);
     context.lineCap = "round";
+    this.inked.forEach((opening) => this.inkStroke(opening));
     this.faint.forEach((opening) => this.line(opening.line, 1, [4, 4]));
     this.marked.forEach((opening) => this.ring(opening));
     if (this.stroke.length > 1) {
@@ -76,6 +86,18 @@ export class Overlay {
       this.circle(this.brush.at, this.brush.radius * this.view.camera.scale);
     }
     this.paintTrace();
+  }
+
+  private inkStroke(opening: Opening): void {
+    this.context.strokeStyle = "black";
+    this.context.lineWidth = this.inkPx * this.view.camera.scale;
+    this.context.setLineDash([]);
+    this.context.beginPath();
+    opening.line.forEach((point) => {
+      const at = this.view.camera.toScreen(point);
+      this.context.lineTo(at.x, at.y);
+    });
+    this.context.stroke();
   }
 
   private ring(opening: Opening): void {

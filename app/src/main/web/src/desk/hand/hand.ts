@@ -167,10 +167,15 @@ export class Hand {
   layHere(fill: Fill | undefined): void {
     const cell = this.cell.get();
     if (cell !== undefined && fill !== undefined) {
-      const { cells, deepestX, deepestY } = this.regions.shape(this.regions.of(cell));
-      this.view.startRipple(cells, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
-      this.lay(fill, cells);
+      this.layOn(cell, fill);
     }
+  }
+
+  /** Lays a fill on the region of a cell, wherever the hand points. */
+  layOn(cell: number, fill: Fill): void {
+    const { cells, deepestX, deepestY } = this.regions.shape(this.regions.of(cell));
+    this.view.startRipple(cells, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
+    this.lay(fill, cells);
   }
 
   /** Names of the fills that the region menu offers. */

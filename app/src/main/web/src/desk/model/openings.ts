@@ -19,13 +19,15 @@ export interface Opening {
 export interface Openings {
   readonly strokePx: number;
   readonly defaultReach: number;
+  /** Whether there were more possible gaps than are looked at. */
+  readonly isLimited: boolean;
   readonly all: Opening[];
 }
 
 /** Place of "drawn by hand" in the kinds that the format numbers. */
 const BY_HAND = 7;
 
-export const NO_OPENINGS: Openings = { strokePx: 1, defaultReach: 1, all: [] };
+export const NO_OPENINGS: Openings = { strokePx: 1, defaultReach: 1, isLimited: false, all: [] };
 
 export async function fetchOpenings(path: string | null): Promise<Openings> {
   if (path === null) {
@@ -34,8 +36,9 @@ export async function fetchOpenings(path: string | null): Promise<Openings> {
   const reader = new NumberReader(await fetchBytes(path));
   const strokePx = reader.number() / 1000;
   const defaultReach = reader.number() / 1e6;
+  const isLimited = reader.number() === 1;
   const all = Array.from({ length: reader.number() }, (_, index) => readOpening(reader, index));
-  return { strokePx, defaultReach, all };
+  return { strokePx, defaultReach, isLimited, all };
 }
 
 function readOpening(reader: NumberReader, index: number): Opening {

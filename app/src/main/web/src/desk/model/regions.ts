@@ -39,6 +39,7 @@ export class Regions {
     this.said.clear();
     layer.shut.forEach((index) => this.said.set(index, "SHUT"));
     layer.open.forEach((index) => this.said.set(index, "OPEN"));
+    layer.inked.forEach((index) => this.said.set(index, "INKED"));
     this.committedReach = layer.reach;
     this.join();
   }
@@ -70,7 +71,7 @@ export class Regions {
 
   isShut(opening: Opening): boolean {
     const said = this.said.get(opening.index);
-    return said === "SHUT" || (opening.strength >= this.reach && said !== "OPEN");
+    return said === "SHUT" || said === "INKED" || (opening.strength >= this.reach && said !== "OPEN");
   }
 
   /** Shows regions at another reach without taking it; undefined goes back. */

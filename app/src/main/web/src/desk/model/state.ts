@@ -41,6 +41,8 @@ export interface LayerState {
   /** Openings, by index, that somebody has dammed, and that somebody has left open. */
   readonly shut: number[];
   readonly open: number[];
+  /** Dammed ones that are drawn in ink too. */
+  readonly inked: number[];
   readonly smallInk: string;
   readonly smallCells: string;
   readonly inkSettings: InkSettings;
@@ -54,7 +56,7 @@ export interface Swap {
 }
 
 /** What somebody has said about an opening. */
-export type DamState = "BY_REACH" | "SHUT" | "OPEN";
+export type DamState = "BY_REACH" | "SHUT" | "INKED" | "OPEN";
 
 export interface DamSwap {
   readonly opening: number;

@@ -21,6 +21,7 @@ public final class OpeningsCodec {
         return PlaneCodec.gzip(out -> {
             out.number(fixed(openings.strokePx(), THOUSANDTHS));
             out.number(fixed(openings.defaultReach(), MILLIONTHS));
+            out.number(openings.isLimited() ? 1 : 0);
             out.number(openings.openings().size());
             for (Opening opening : openings.openings()) {
                 write(opening, out);
@@ -33,12 +34,13 @@ public final class OpeningsCodec {
         return PlaneCodec.gunzip(stored, in -> {
             double stroke = in.number() / THOUSANDTHS;
             double reach = in.number() / MILLIONTHS;
+            boolean limited = in.number() == 1;
             int count = in.number();
             List<Opening> openings = new ArrayList<>(count);
             for (int i = 0; i < count; i++) {
                 openings.add(read(in));
             }
-            return new Openings(cells, openings, stroke, reach);
+            return new Openings(cells, openings, stroke, reach, limited);
         });
     }
 

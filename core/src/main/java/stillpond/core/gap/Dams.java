@@ -15,8 +15,9 @@ import java.util.TreeSet;
  * @param reach openings of this strength or more are dammed, unless one of the others says otherwise; 0 (all) to 1 (none)
  * @param shut openings, by index, that are dammed whatever their strength
  * @param open openings, by index, that are not
+ * @param inked those of {@code shut} that are drawn in ink as well
  */
-public record Dams(double reach, Set<Integer> shut, Set<Integer> open) {
+public record Dams(double reach, Set<Integer> shut, Set<Integer> open, Set<Integer> inked) {
 
     public Dams {
         if (!(reach >= 0 && reach <= 1)) {
@@ -24,13 +25,17 @@ public record Dams(double reach, Set<Integer> shut, Set<Integer> open) {
         }
         shut = Set.copyOf(shut);
         open = Set.copyOf(open);
+        inked = Set.copyOf(inked);
         if (shut.stream().anyMatch(open::contains)) {
             throw new IllegalArgumentException("An opening cannot be both dammed and left open.");
+        }
+        if (!shut.containsAll(inked)) {
+            throw new IllegalArgumentException("Only a dammed opening can be inked.");
         }
     }
 
     public static Dams at(double reach) {
-        return new Dams(reach, Set.of(), Set.of());
+        return new Dams(reach, Set.of(), Set.of(), Set.of());
     }
 
     public boolean isShut(int index, Opening opening) {
@@ -38,14 +43,21 @@ public record Dams(double reach, Set<Integer> shut, Set<Integer> open) {
     }
 
     public Dams shutting(Set<Integer> openings) {
-        return new Dams(reach, union(shut, openings), without(open, openings));
+        return new Dams(reach, union(shut, openings), without(open, openings), without(inked, openings));
     }
 
     public Dams opening(Set<Integer> openings) {
-        return new Dams(reach, without(shut, openings), union(open, openings));
+        return new Dams(reach, without(shut, openings), union(open, openings), without(inked, openings));
+    }
+
+    public Dams inking(Set<Integer> openings) {
+        return new Dams(reach, union(shut, openings), without(open, openings), union(inked, openings));
     }
 
     public DamState of(int opening) {
+        if (inked.contains(opening)) {
+            return DamState.INKED;
+        }
         return shut.contains(opening) ? DamState.SHUT : open.contains(opening) ? DamState.OPEN : DamState.BY_REACH;
     }
 
@@ -73,13 +85,15 @@ public record Dams(double reach, Set<Integer> shut, Set<Integer> open) {
     }
 
     public Dams after(DamChange change) {
-        Dams dams = new Dams(change.reach().map(DamChange.ReachSwap::after).orElse(reach), shut, open);
+        Dams dams = new Dams(change.reach().map(DamChange.ReachSwap::after).orElse(reach), shut, open, inked);
         for (DamChange.Swap swap : change.swaps()) {
             Set<Integer> one = Set.of(swap.opening());
             dams = switch (swap.after()) {
                 case SHUT -> dams.shutting(one);
                 case OPEN -> dams.opening(one);
-                case BY_REACH -> new Dams(dams.reach, without(dams.shut, one), without(dams.open, one));
+                case INKED -> dams.inking(one);
+                case BY_REACH ->
+                    new Dams(dams.reach, without(dams.shut, one), without(dams.open, one), without(dams.inked, one));
             };
         }
         return dams;

@@ -59,8 +59,28 @@ public final class HandDam {
             dam.add(all.size());
             all.add(each);
         }
-        Openings after = new Openings(split.map(), all, openings.strokePx(), openings.defaultReach());
+        Openings after =
+                new Openings(split.map(), all, openings.strokePx(), openings.defaultReach(), openings.isLimited());
         return new Parted(after, dam, split.split());
+    }
+
+    /**
+     * The reverse: regions on both sides of ink that a line crosses become one, for filling only.
+     *
+     * @return the openings with those of the line behind all that were there before; none of strength 0 is dammed at any reach but 0
+     */
+    public static Openings joined(Openings openings, InkPlane ink, List<Point> drawn) {
+        List<Opening> all = new ArrayList<>(openings.openings());
+        int[] before = {-1};
+        LineRaster.forEach(drawn, ink.widthPx(), ink.heightPx(), pixel -> {
+            int cell = openings.cells().plane().numbers()[pixel];
+            if (before[0] >= 0 && before[0] != cell) {
+                int first = Math.min(cell, before[0]);
+                all.add(new Opening(first, Math.max(cell, before[0]), Opening.Kind.HAND, drawn, 0, 0, 0));
+            }
+            before[0] = cell;
+        });
+        return new Openings(openings.cells(), all, openings.strokePx(), openings.defaultReach(), openings.isLimited());
     }
 
     private static List<Point> snapped(List<Point> drawn, InkPlane ink, double reach) {

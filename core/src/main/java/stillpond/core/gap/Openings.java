@@ -14,8 +14,9 @@ import stillpond.core.ink.InkPlane;
  * @param openings where two cells meet without ink, in order of first, then second cell
  * @param strokePx how wide the strokes are, in pixels of the page
  * @param defaultReach the level from which on openings are dammed unless somebody says otherwise, found from the openings themselves
+ * @param isLimited whether there were more possible closures than are looked at, so that only the most promising were
  */
-public record Openings(CellMap cells, List<Opening> openings, double strokePx, double defaultReach) {
+public record Openings(CellMap cells, List<Opening> openings, double strokePx, double defaultReach, boolean isLimited) {
 
     /** The version of the analysis; raised when the same ink would give other cells or openings. */
     public static final int VERSION = 1;
@@ -47,7 +48,12 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
         int[] cellOfPiece = cells(pieces, strengths);
         List<Opening> openings = openings(pieces, strengths, cellOfPiece);
         double stroke = pieces.search().strokePx() / pieces.search().scale();
-        return new Openings(pieces.cutting().joined(cellOfPiece), openings, stroke, defaultReach(openings));
+        return new Openings(
+                pieces.cutting().joined(cellOfPiece),
+                openings,
+                stroke,
+                defaultReach(openings),
+                pieces.closures().size() == ClosureNet.MAX_CLOSURES);
     }
 
     private static int[] cells(Pieces pieces, double[] strengths) {

@@ -74,9 +74,19 @@ class DamsTest {
     }
 
     @Test
+    void anInkedDamIsADamUntilItIsOpened() {
+        Dams inked = Dams.at(1).inking(Set.of(3));
+        assertThat(regions(inked)).containsExactly(0, 0, 0, 0, 0);
+        assertThat(regions(inked.shutting(Set.of(4)))).containsExactly(0, 0, 0, 0, 1);
+        assertThat(inked.of(3)).isEqualTo(DamState.INKED);
+        assertThat(inked.shutting(Set.of(3)).of(3)).isEqualTo(DamState.SHUT);
+        assertThat(inked.opening(Set.of(3)).inked()).isEmpty();
+    }
+
+    @Test
     void nonsenseIsRefused() {
         assertThatThrownBy(() -> Dams.at(1.1)).hasMessageContaining("1.1");
-        assertThatThrownBy(() -> new Dams(0.5, Set.of(1), Set.of(1))).hasMessageContaining("both");
+        assertThatThrownBy(() -> new Dams(0.5, Set.of(1), Set.of(1), Set.of())).hasMessageContaining("both");
     }
 
     private int[] regions(Dams dams) {
@@ -94,6 +104,6 @@ class DamsTest {
             cells.add(new Cell(i, 1, new Box(i, 0, i + 1, 1), i, 0, 1));
         }
         CellMap map = new CellMap(new CellPlane(5, 1, new int[] {0, 1, 2, 3, 4}), cells, List.of());
-        return new Openings(map, List.of(openings), 2, 0.5);
+        return new Openings(map, List.of(openings), 2, 0.5, false);
     }
 }

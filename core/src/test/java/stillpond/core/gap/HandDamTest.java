@@ -77,6 +77,15 @@ class HandDamTest {
                 .hasSize(3);
     }
 
+    /** A stroke that is no border is crossed out for filling, and the ink stays. */
+    @Test
+    void aLineAcrossInkJoinsWhatLiesOnBothSides() {
+        Openings joined = HandDam.joined(before, ink, line(160, 150, 20, 150));
+        Regions regions = Regions.of(joined, Dams.at(before.defaultReach()));
+        assertThat(regions.of(cell(joined, 160, 150))).isEqualTo(regions.of(cell(joined, 20, 150)));
+        assertThat(joined.cells()).isEqualTo(before.cells());
+    }
+
     private HandDam.Outcome draw(double... points) {
         return HandDam.draw(before, ink, line(points));
     }

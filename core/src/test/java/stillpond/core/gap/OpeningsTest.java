@@ -169,6 +169,7 @@ class OpeningsTest {
             Openings openings = Openings.of(page);
             assertThat(Pieces.cut(page).closures()).hasSizeLessThanOrEqualTo(ClosureNet.MAX_CLOSURES);
             assertThat(openings.cells().cells()).isNotEmpty();
+            assertThat(openings.isLimited()).isEqualTo(page != grid);
         }
     }
 
