@@ -95,8 +95,9 @@ class DemoLoader implements ApplicationRunner {
         for (DemoBook.DemoScene demoScene : book.scenes()) {
             Scene scene = projects.addScene(project, demoScene.title());
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
-                Sheet sheet =
+                Sheet brought =
                         sheets.bring(project, scene.id(), LineArtFile.of(demoSheet.title(), read(demoSheet.file())));
+                Sheet sheet = sharpening.now(project, brought.id());
                 fill(sheet, lead, demoSheet.fills(), swatches);
             }
         }

@@ -136,7 +136,7 @@ export class GapsDrawer {
     }
     this.list.replaceChildren(...this.shown.map((gap, i) => this.row(gap, i)));
     byId("gaps-none").hidden = this.shown.length > 0;
-    byId("gaps-none").textContent = NOTHING[this.filter];
+    byId("gaps-none").textContent = this.regions.openings.all.length > 0 ? NOTHING[this.filter] : NONE_KNOWN;
     this.overlay.showDams(this.gaps.filter((gap) => gap.isShut).flatMap((gap) => gap.openings));
     this.markChosen();
   }
@@ -244,6 +244,8 @@ const SAID: Record<DamState, string> = {
   INKED: "Dammed and inked",
   BY_REACH: "Reach decides",
 };
+
+const NONE_KNOWN = "No gaps are known of this sheet.";
 
 const NOTHING: Record<Filter, string> = {
   doubtful: "No gap is in doubt. Every region holds as far as can be told.",
