@@ -1,5 +1,8 @@
 package stillpond.bench;
 
+import java.io.IOException;
+import java.util.Comparator;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -13,10 +16,16 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.Dams;
+import stillpond.core.gap.HandDam;
+import stillpond.core.gap.Openings;
+import stillpond.core.gap.Point;
+import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
@@ -36,14 +45,14 @@ public class EngineBenchmark {
     private byte[] file;
     private Picture picture;
     private InkPlane ink;
-    private CellMap map;
+    private Openings analysed;
 
     @Setup(Level.Trial)
-    public void makePage() {
-        file = MadePage.png(megapixels);
+    public void makePage() throws IOException {
+        file = MadePage.file(megapixels);
         picture = new LineArtReader(ImageLimits.DEFAULT).read(file);
         ink = InkFinder.find(picture);
-        map = CellMap.of(ink);
+        analysed = Openings.of(ink);
     }
 
     @Benchmark
@@ -62,8 +71,39 @@ public class EngineBenchmark {
     }
 
     @Benchmark
+    public Openings openings() {
+        return Openings.of(ink);
+    }
+
+    /** All that happens to a page, to compare with OpenCV's steps on the same file. */
+    @Benchmark
+    public Openings pageToOpenings() {
+        return Openings.of(InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(file)));
+    }
+
+    /** What a drag of the reach slider, a dam taken or a dam lifted costs. */
+    @Benchmark
+    public Regions regions() {
+        return Regions.of(analysed, Dams.at(analysed.defaultReach()));
+    }
+
+    @Benchmark
+    public HandDam.Outcome handDam() {
+        Cell largest = analysed.cells().cells().stream()
+                .max(Comparator.comparingDouble(Cell::depthPx))
+                .orElseThrow();
+        double reach = largest.depthPx();
+        return HandDam.draw(
+                analysed,
+                ink,
+                List.of(
+                        new Point(largest.deepestX() - reach, largest.deepestY()),
+                        new Point(largest.deepestX() + reach, largest.deepestY())));
+    }
+
+    @Benchmark
     public byte[] encodeCells() {
-        return PlaneCodec.encode(map);
+        return PlaneCodec.encode(analysed.cells());
     }
 
     @Benchmark

@@ -1,5 +1,6 @@
 package stillpond.bench;
 
+import java.io.IOException;
 import java.util.concurrent.TimeUnit;
 import nu.pattern.OpenCV;
 import org.opencv.core.Core;
@@ -36,10 +37,10 @@ public class OpenCvBenchmark {
     private byte[] file;
 
     @Setup(Level.Trial)
-    public void makePage() {
+    public void makePage() throws IOException {
         OpenCV.loadLocally();
         Core.setNumThreads(Runtime.getRuntime().availableProcessors());
-        file = MadePage.png(megapixels);
+        file = MadePage.file(megapixels);
     }
 
     @Benchmark

@@ -165,8 +165,8 @@ export class GapsDrawer {
       this.act(gap.isShut ? "Open it" : "Leave open", "L", i, "OPEN"),
       this.act("Ink it", "I", i, "INKED"),
     );
-    text.append(title, note, acts);
-    row.append(picture, text);
+    text.append(title, note);
+    row.append(picture, text, acts);
     row.addEventListener("pointerenter", () => this.overlay.mark(gap.openings));
     row.addEventListener("pointerleave", () => this.markChosen());
     return row;

@@ -5,10 +5,14 @@ import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 
-/** A pocket has so much of its border with the fill, and is so small beside it; in square stroke widths it is small too. */
+/**
+ * A pocket has so much of its border with the fill, and is so small beside it. In square stroke widths it is small too: larger ones that ink closes all round, such
+ * as pebbles, are things of their own.
+ */
 const LEAST_SHARED = 0.6;
 const MOST_OF_FILL = 0.12;
-const MOST_STROKES = 150;
+const MOST_BEHIND_A_GAP = 150;
+const MOST_CLOSED = 20;
 
 /** Offers empty pockets beside a fill just laid, such as between fingers, to be filled with it. */
 export class Pockets {
@@ -56,7 +60,13 @@ export class Pockets {
 
   private isPocket(region: number, laid: Set<number>, laidArea: number): boolean {
     const { cells, area } = this.regions.shape(region);
-    const most = Math.min(MOST_OF_FILL * laidArea, MOST_STROKES * this.regions.openings.strokePx ** 2);
+    const behindGap = this.regions.openings.all.some(
+      ({ first, second }) =>
+        (this.regions.of(first) === region && laid.has(second)) ||
+        (this.regions.of(second) === region && laid.has(first)),
+    );
+    const strokes = behindGap ? MOST_BEHIND_A_GAP : MOST_CLOSED;
+    const most = Math.min(MOST_OF_FILL * laidArea, strokes * this.regions.openings.strokePx ** 2);
     if (area > most || cells.some((cell) => this.fills.of(cell) !== NO_FILL)) {
       return false;
     }

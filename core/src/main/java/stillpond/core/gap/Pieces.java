@@ -3,6 +3,7 @@ package stillpond.core.gap;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import stillpond.core.cell.Cutting;
 import stillpond.core.cell.DistanceField;
 import stillpond.core.cell.PairCounts;
@@ -40,10 +41,11 @@ final class Pieces {
 
     static Pieces cut(InkPlane page) {
         SearchPage search = SearchPage.of(page);
+        CompletableFuture<List<Closure>> necks = CompletableFuture.supplyAsync(() -> Necks.find(search));
         List<StrokeEnd> ends = Skeleton.ends(search);
         List<Closure> found = new ArrayList<>(EndPairs.find(search, ends));
         found.addAll(EndRays.find(search, ends));
-        found.addAll(Necks.find(search));
+        found.addAll(necks.join());
         return new Pieces(page, search, ClosureNet.of(search, found));
     }
 
