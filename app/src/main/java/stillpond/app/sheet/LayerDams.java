@@ -3,16 +3,19 @@ package stillpond.app.sheet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import stillpond.core.cell.CellMap;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.CarriedDams;
 import stillpond.core.gap.DamChange;
 import stillpond.core.gap.DamState;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
+import stillpond.core.ink.Placing;
 
 /** Openings, dams and regions of a layer as they are stored. */
 @Component
@@ -53,6 +56,21 @@ class LayerDams {
         }
         change.reach().ifPresent(swap -> layer.setReach(swap.after()));
         layer.setRegions(Regions.of(openings(layer.asLayer()), after).ofCells());
+    }
+
+    /** Brings over what was said about the openings of the layer that stood here before. */
+    void carry(Layer old, StoredLayer fresh, Supplier<Placing> placing) {
+        if (old.openings() == null || dams.findByKeyLayerId(old.id()).isEmpty()) {
+            return;
+        }
+        Openings openings = openings(fresh.asLayer());
+        Dams carried = CarriedDams.carry(openings(old), of(old), openings, placing.get());
+        carried.shut()
+                .forEach(opening ->
+                        dams.set(fresh.id(), opening, carried.of(opening).name()));
+        carried.open().forEach(opening -> dams.set(fresh.id(), opening, DamState.OPEN.name()));
+        fresh.setReach(carried.reach());
+        fresh.setRegions(Regions.of(openings, carried).ofCells());
     }
 
     /** Takes over what was said about the openings of another layer that begin with the same ones. */

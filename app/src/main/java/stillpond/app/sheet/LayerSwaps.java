@@ -62,7 +62,8 @@ class LayerSwaps {
                 .filled();
     }
 
-    private Placing placing(Layer here, Layer there) {
+    /** Where the pixels of one layer lie among those of another of the same page. */
+    Placing placing(Layer here, Layer there) {
         boolean sameFile = here.source().equals(there.source()) && here.widthPx() == there.widthPx();
         return sameFile
                 ? Placing.SAME

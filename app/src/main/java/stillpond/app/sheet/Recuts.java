@@ -14,6 +14,9 @@ import stillpond.core.ink.InkSettings;
 @Service
 public class Recuts {
 
+    /** Scans of one page are cut to slightly different shapes. */
+    private static final double MAX_RATIO = 1.06;
+
     private final Sheets sheets;
     private final SheetChanges changes;
     private final Planes planes;
@@ -58,9 +61,6 @@ public class Recuts {
         }
         return take(sheet, author, fresh);
     }
-
-    /** Scans of one page are cut to slightly different shapes. */
-    private static final double MAX_RATIO = 1.06;
 
     private List<LostFill> take(Sheet sheet, UUID author, LineArt lineArt) {
         return changes.recut(sheet, author, lineArt);

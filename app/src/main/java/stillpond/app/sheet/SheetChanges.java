@@ -133,6 +133,7 @@ public class SheetChanges {
         sheet.addLayer(fresh);
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
+        layerDams.carry(old.asLayer(), fresh, () -> swaps.placing(fresh.asLayer(), old.asLayer()));
         return fresh;
     }
 

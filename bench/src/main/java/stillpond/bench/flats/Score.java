@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import stillpond.core.gap.Dams;
@@ -54,17 +53,13 @@ final class Score {
             int cell = openings.cells().plane().numberAt(region.x(), region.y());
             double[] now = measure(areas, region, each -> regions.of(each) == regions.of(cell));
             double best = now[0];
-            for (Dams step : List.of(dams.opening(regions.bigger(cell)), shut(dams, regions.smaller(cell)))) {
+            for (Dams step : List.of(dams.opening(regions.bigger(cell)), dams.shutting(regions.smaller(cell)))) {
                 Regions stepped = Regions.of(openings, step);
                 best = Math.max(best, measure(areas, region, each -> stepped.of(each) == stepped.of(cell))[0]);
             }
             clicks.add(new Click(drawn.name(), region, now[0], best, now[1], pieces(areas, region, regions)));
         }
         return clicks;
-    }
-
-    private static Dams shut(Dams dams, Set<Integer> openings) {
-        return dams.shutting(openings);
     }
 
     /** Intersection over union, and the share of the selection outside the region. */

@@ -1,6 +1,7 @@
 package stillpond.core.cell;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 
@@ -28,6 +29,38 @@ final class BorderCounter {
             }
         }
         return counter.borders();
+    }
+
+    /** Counts again after some cells were split: only their own borders can have changed, and those lie in a box. */
+    static List<Border> recount(List<Border> before, CellPlane plane, Box box, BitSet changed) {
+        BorderCounter counter = new BorderCounter();
+        int width = plane.widthPx();
+        int[] numbers = plane.numbers();
+        int xEnd = Math.min(width, box.xEndExclusive() + 1);
+        int yEnd = Math.min(plane.heightPx(), box.yEndExclusive() + 1);
+        for (int y = Math.max(0, box.yStart() - 1); y < yEnd; y++) {
+            for (int x = Math.max(0, box.xStart() - 1); x < xEnd; x++) {
+                int i = y * width + x;
+                if (x + 1 < xEnd) {
+                    counter.countChanged(numbers[i], numbers[i + 1], changed);
+                }
+                if (y + 1 < yEnd) {
+                    counter.countChanged(numbers[i], numbers[i + width], changed);
+                }
+            }
+        }
+        for (Border border : before) {
+            if (!changed.get(border.first()) && !changed.get(border.second())) {
+                counter.edges.add(border.first(), border.second(), border.lengthPx());
+            }
+        }
+        return counter.borders();
+    }
+
+    private void countChanged(int a, int b, BitSet changed) {
+        if (a != b && (changed.get(a) || changed.get(b))) {
+            countEdge(a, b);
+        }
     }
 
     private void countEdge(int a, int b) {

@@ -3,6 +3,15 @@ package stillpond.core.cell;
 /** A box of pixels; ends are exclusive. */
 public record Box(int xStart, int yStart, int xEndExclusive, int yEndExclusive) {
 
+    /** The smallest box around this one and another. */
+    Box with(Box other) {
+        return new Box(
+                Math.min(xStart, other.xStart),
+                Math.min(yStart, other.yStart),
+                Math.max(xEndExclusive, other.xEndExclusive),
+                Math.max(yEndExclusive, other.yEndExclusive));
+    }
+
     public int widthPx() {
         return xEndExclusive - xStart;
     }

@@ -2,6 +2,7 @@ package stillpond.core.cell;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -31,11 +32,11 @@ public record CellSplit(CellMap map, List<Parts> split) {
     public static CellSplit along(CellMap map, InkPlane ink, int[] wall) {
         int[] numbers = map.plane().numbers().clone();
         Set<Integer> crossed = new TreeSet<>();
-        boolean[] isWall = new boolean[numbers.length];
+        BitSet isWall = new BitSet();
         for (int pixel : wall) {
             if (!ink.isInk(pixel)) {
                 crossed.add(numbers[pixel]);
-                isWall[pixel] = true;
+                isWall.set(pixel);
             }
         }
         List<Parts> split = new ArrayList<>();
@@ -51,15 +52,22 @@ public record CellSplit(CellMap map, List<Parts> split) {
     }
 
     private static CellMap measured(
-            CellMap before, InkPlane ink, boolean[] isWall, int[] numbers, List<Parts> split, int count) {
+            CellMap before, InkPlane ink, BitSet isWall, int[] numbers, List<Parts> split, int count) {
         CellPlane plane = new CellPlane(before.plane().widthPx(), before.plane().heightPx(), numbers);
         Cell[] cells = Arrays.copyOf(before.cells().toArray(Cell[]::new), count);
+        BitSet changed = new BitSet();
+        Box around = null;
         for (Parts parts : split) {
             Box box = before.cells().get(parts.cell()).box();
+            around = around == null ? box : around.with(box);
             for (int part : parts.parts()) {
-                cells[part] = PartMeasure.of(part, plane, box, i -> ink.isInk(i) || isWall[i]);
+                cells[part] = PartMeasure.of(part, plane, box, i -> ink.isInk(i) || isWall.get(i));
+                changed.set(part);
             }
         }
-        return new CellMap(plane, List.of(cells), BorderCounter.count(plane));
+        if (around == null) {
+            return before;
+        }
+        return new CellMap(plane, List.of(cells), BorderCounter.recount(before.borders(), plane, around, changed));
     }
 }

@@ -1,8 +1,8 @@
 package stillpond.core.cell;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import stillpond.core.ink.InkPlane;
@@ -15,13 +15,13 @@ final class CellSplitter {
     private final int width;
     private final Box box;
     private final InkPlane ink;
-    private final boolean[] isWall;
+    private final BitSet isWall;
     private final int[] numbers;
     private final int cell;
     /** The part of each pixel of the box, from 0. */
     private final int[] part;
 
-    CellSplitter(CellMap map, InkPlane ink, boolean[] isWall, int[] numbers, int cell) {
+    CellSplitter(CellMap map, InkPlane ink, BitSet isWall, int[] numbers, int cell) {
         this.width = map.plane().widthPx();
         this.box = map.cells().get(cell).box();
         this.ink = ink;
@@ -63,25 +63,23 @@ final class CellSplitter {
     /** Labels the paper of the cell on all sides of the wall; returns the size of each part. */
     private List<Integer> flood() {
         List<Integer> sizes = new ArrayList<>();
-        ArrayDeque<Integer> open = new ArrayDeque<>();
+        int[] queue = new int[part.length];
         for (int i = 0; i < part.length; i++) {
             if (part[i] == UNSEEN && isPaper(i)) {
                 int number = sizes.size();
-                int size = 0;
+                int end = 0;
                 part[i] = number;
-                open.add(i);
-                while (!open.isEmpty()) {
-                    int at = open.poll();
-                    size++;
+                queue[end++] = i;
+                for (int next = 0; next < end; next++) {
                     for (int side = 0; side < 4; side++) {
-                        int beside = beside(at, side);
+                        int beside = beside(queue[next], side);
                         if (beside >= 0 && part[beside] == UNSEEN && isPaper(beside)) {
                             part[beside] = number;
-                            open.add(beside);
+                            queue[end++] = beside;
                         }
                     }
                 }
-                sizes.add(size);
+                sizes.add(end);
             }
         }
         return sizes;
@@ -89,29 +87,40 @@ final class CellSplitter {
 
     /** Gives wall, ink and crumbs of the cell to the part that reaches them first, step by step from all sides. */
     private void spread(List<Integer> large) {
-        ArrayDeque<Integer> open = new ArrayDeque<>();
+        int[] queue = new int[part.length];
+        int end = 0;
         for (int i = 0; i < part.length; i++) {
             if (part[i] != UNSEEN && !large.contains(part[i])) {
                 part[i] = UNSEEN;
-            } else if (part[i] != UNSEEN) {
-                open.add(i);
+            } else if (part[i] != UNSEEN && hasOpenSide(i)) {
+                queue[end++] = i;
             }
         }
-        while (!open.isEmpty()) {
-            int at = open.poll();
+        for (int next = 0; next < end; next++) {
             for (int side = 0; side < 4; side++) {
-                int beside = beside(at, side);
+                int beside = beside(queue[next], side);
                 if (beside >= 0 && part[beside] == UNSEEN && numbers[onPage(beside)] == cell) {
-                    part[beside] = part[at];
-                    open.add(beside);
+                    part[beside] = part[queue[next]];
+                    queue[end++] = beside;
                 }
             }
         }
     }
 
+    /** Only pixels at the rim of a part have anything to give; a part that was a crumb may still stand beside. */
+    private boolean hasOpenSide(int i) {
+        for (int side = 0; side < 4; side++) {
+            int beside = beside(i, side);
+            if (beside >= 0 && part[beside] != part[i]) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private boolean isPaper(int i) {
         int pixel = onPage(i);
-        return numbers[pixel] == cell && !ink.isInk(pixel) && !isWall[pixel];
+        return numbers[pixel] == cell && !ink.isInk(pixel) && !isWall.get(pixel);
     }
 
     private int onPage(int i) {

@@ -40,6 +40,11 @@ public record Opening(
         line = List.copyOf(line);
     }
 
+    /** The point of its line that lies in the middle of the others. */
+    Point middle() {
+        return line.size() == 2 ? line.get(0).middleTo(line.get(1)) : line.get(line.size() / 2);
+    }
+
     /** The same closure between other cells, the lower first. */
     Opening between(int otherFirst, int otherSecond) {
         return new Opening(otherFirst, otherSecond, kind, line, widthPx, widthStrokes, strength);

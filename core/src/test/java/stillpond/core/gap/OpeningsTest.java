@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.awt.Shape;
+import java.awt.geom.AffineTransform;
 import java.awt.geom.Arc2D;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
@@ -11,12 +12,16 @@ import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.concurrent.ForkJoinPool;
 import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.ink.Placing;
 
 /** Places are given in the units of {@link Drawn}. */
 class OpeningsTest {
@@ -134,6 +139,22 @@ class OpeningsTest {
         }
         assertThat(Regions.of(again, Dams.at(0.5)).ofCells())
                 .isEqualTo(Regions.of(openings, Dams.at(0.5)).ofCells());
+    }
+
+    /** Opened once, a gap stays open on a scan of the page that lies 7 pixels further right. */
+    @Test
+    void whatWasSaidAboutAGapIsBroughtOver() {
+        Openings old = Openings.of(Drawn.of(HEAD_WITH_GAP));
+        Path2D shifted = new Path2D.Double(HEAD_WITH_GAP, AffineTransform.getTranslateInstance(7 / 1.5, 0));
+        Openings fresh = Openings.of(Drawn.of(shifted));
+        Set<Integer> all = IntStream.range(0, old.openings().size()).boxed().collect(Collectors.toSet());
+        Dams opened = Dams.at(old.defaultReach()).opening(all);
+        Dams carried = CarriedDams.carry(old, opened, fresh, new Placing(1, 1, -7, 0));
+        assertThat(carried.open()).isNotEmpty();
+        Regions regions = Regions.of(fresh, carried);
+        assertThat(regions.of(fresh.cells().plane().numberAt(300, 225)))
+                .isEqualTo(regions.of(fresh.cells().plane().numberAt(20, 20)));
+        assertThat(carried.reach()).isEqualTo(fresh.defaultReach());
     }
 
     /** At any reach a region is whole at the next one up: reach is one cut through a tree. */
