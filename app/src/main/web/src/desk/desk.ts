@@ -66,7 +66,7 @@ async function open(): Promise<void> {
   const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, new Crop(map, ink, fills));
   new ReachSlider(regions, work);
   const pockets = new Pockets(regions, fills, work, hand);
-  const leak = new Leak(path, regions, work, overlay, (cell) => hand.layOn(cell, hand.present.get()));
+  const leak = new Leak(path, regions, work, overlay, view, (cell) => hand.layOn(cell, hand.present.get()));
   const damTool = new DamTool(path, regions, work, hand, view, overlay);
   const gapKeys: Record<string, () => void> = {
     g: () => drawer.toggle(),

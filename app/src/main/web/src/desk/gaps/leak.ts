@@ -4,6 +4,7 @@ import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
 import { countPlaces, withoutCrumbs } from "./gap-list";
+import type { SheetView } from "../view/sheet-view";
 import type { Overlay } from "./overlay";
 
 /** A region so many times as large as the piece clicked is not what was meant. */
@@ -23,6 +24,7 @@ export class Leak {
     private readonly regions: Regions,
     private readonly work: Work,
     private readonly overlay: Overlay,
+    private readonly view: SheetView,
     private readonly fill: (cell: number) => void,
   ) {
     byId("leak-dam").addEventListener("click", () => this.damAndFill());
@@ -71,6 +73,10 @@ export class Leak {
     const places = countPlaces(gaps);
     const what = places === 1 ? `a gap of ${width}` : `${places} gaps, the smallest ${width}`;
     byId("leak-said").textContent = `This fill would run out through ${what}, over ${times} times as much.`;
+    // Never over the place that it speaks of.
+    const { deepestX, deepestY } = this.regions.map.cells[cell]!;
+    const { y } = this.view.camera.toScreen({ x: deepestX, y: deepestY });
+    this.card.classList.toggle("is-below", y < this.view.camera.size.height / 2);
     this.card.hidden = false;
     this.overlay.mark(gaps);
     void this.showWay(cell);

@@ -17,6 +17,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
@@ -26,9 +28,21 @@ import stillpond.app.support.Work;
 /** What cannot be taken is refused as a whole, with a message to act on, and leaves nothing behind. */
 class BadFilesTest {
 
-    private final TestPond pond = TestPond.shared();
+    /** Of its own: elsewhere the gaps of sheets may still be being found, which adds planes while these are counted. */
+    private static TestPond pond;
+
     private final Work work = Work.begin(pond);
     private final Visitor visitor = Visitor.signedIn(pond, work.person());
+
+    @BeforeAll
+    static void open() {
+        pond = TestPond.start();
+    }
+
+    @AfterAll
+    static void close() {
+        pond.close();
+    }
 
     @Test
     void notAPicture() {
