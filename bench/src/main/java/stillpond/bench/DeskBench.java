@@ -99,6 +99,8 @@ final class DeskBench {
         page.keyboard().press("1");
         for (int i = 0; i < 20; i++) {
             page.mouse().click(box.x + 300 + 20 * i, box.y + 120 + 17 * i);
+            int pressed = i + 1;
+            page.waitForFunction("count => window.presses.length >= count", pressed);
         }
         double[] presses = ((List<?>) page.evaluate("() => window.presses"))
                 .stream().mapToDouble(each -> ((Number) each).doubleValue()).toArray();
