@@ -1,6 +1,6 @@
 import alpine from "@alpinejs/csp";
 import { byId } from "../shared/dom";
-import { call, Refusal } from "../shared/http";
+import { Refusal } from "../shared/http";
 import { registerMenu } from "../shared/menu";
 import { Hand } from "./hand/hand";
 import { KeyInput } from "./hand/keys";
@@ -27,6 +27,7 @@ import { Shore } from "./shore/shore";
 import { Carried } from "./view/carried";
 import { keepView } from "./view/kept-view";
 import { Look } from "./view/look";
+import { Passes } from "./view/passes";
 import { SheetView } from "./view/sheet-view";
 import { showMap } from "./view/small-map";
 import { SmallPicture } from "./view/small-picture";
@@ -42,19 +43,23 @@ const desk = byId("desk");
 const path = location.pathname;
 
 async function open(): Promise<void> {
-  const state = await call<DeskState>(`${path}/desk`);
+  const canvas = byId<HTMLCanvasElement>("sheet");
+  const passes = new Passes(canvas);
+  const state = JSON.parse(byId("desk-state").textContent) as DeskState;
   const layer = state.layers[0]!;
   const [map, ink, openings] = await Promise.all([
     fetchCellMap(layer.cells, layer.cellCount),
     fetchInk(layer.ink),
     fetchOpenings(layer.openings),
   ]);
-  const canvas = byId<HTMLCanvasElement>("sheet");
   const fills = new Fills(layer.id, layer.cellCount, state.cards);
-  const view = new SheetView(canvas, map, ink, fills);
+  const view = new SheetView(passes, map, ink, fills);
   const regions = new Regions(map, openings, layer);
   const work = new Work(path, desk.dataset["person"]!, state.sheet, fills, regions);
   work.start(state);
+  keepView(view, state.sheet);
+  await view.firstPicture;
+  performance.mark("first picture");
 
   const hand = new Hand(regions, fills, work, view);
   const shore = new Shore(hand, fills);
@@ -108,7 +113,6 @@ async function open(): Promise<void> {
     pointedAt: (at) => drawer.pointAt(at),
   });
   dropPebbles(byId("shore"), canvas, new Carried(byId("carried"), canvas, hand, fills), hand);
-  keepView(view, state.sheet);
   showMap(view);
   showHelp(hand);
 
@@ -118,7 +122,7 @@ async function open(): Promise<void> {
   waitUntilSharp(path, layer.isSharp, () => hand.sweeping || work.outbox.waiting.get() > 0);
 
   showZoom(view);
-  showProgress(fills, regions);
+  showProgress(fills, regions, hand);
   showSteps(work, hand);
   showDelivery(work.outbox);
   showNotice(work);

@@ -17,11 +17,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
-import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
-import stillpond.app.sheet.Sharpening;
-import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 
@@ -30,33 +27,21 @@ import stillpond.app.sheet.Sheets;
 @RequestMapping("/projects/{project}/sheets/{sheet}")
 class DeskCalls {
 
-    /** How many steps back and forth the desk can paint without waiting for the server. */
-    private static final int KNOWN_STEPS = 200;
-
     private final Sheets sheets;
     private final SheetChanges changes;
-    private final Sharpening sharpening;
+    private final DeskStates states;
     private final Planes planes;
-    private final Palettes palettes;
 
-    DeskCalls(Sheets sheets, SheetChanges changes, Sharpening sharpening, Planes planes, Palettes palettes) {
+    DeskCalls(Sheets sheets, SheetChanges changes, DeskStates states, Planes planes) {
         this.sheets = sheets;
         this.changes = changes;
-        this.sharpening = sharpening;
+        this.states = states;
         this.planes = planes;
-        this.palettes = palettes;
     }
 
     @GetMapping("/desk")
     DeskState state(@PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
-        Sheet present = sheets.get(project, sheet);
-        sharpening.soon(present);
-        return DeskState.of(
-                present,
-                present.layers().stream().map(sheets::fills).toList(),
-                present.layers().stream().map(sheets::dams).toList(),
-                palettes.of(project),
-                changes.undoable(sheet, person.id(), KNOWN_STEPS));
+        return states.of(sheets.get(project, sheet), person.id());
     }
 
     /** Whether the gaps of the sheet have been found; asked by a desk that was opened before. */

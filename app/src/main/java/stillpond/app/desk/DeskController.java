@@ -4,17 +4,20 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.shelf.ProjectView;
 import stillpond.app.shelf.ProjectViews;
 import stillpond.core.palette.Card;
+import tools.jackson.databind.json.JsonMapper;
 
-/** The page itself; everything on the sheet comes through {@link DeskCalls}. */
+/** The page itself, with what the desk starts with; all else comes through {@link DeskCalls}. */
 @Controller
 class DeskController {
 
@@ -22,14 +25,22 @@ class DeskController {
 
     private final ProjectViews projects;
     private final Sheets sheets;
+    private final DeskStates states;
+    private final JsonMapper json;
 
-    DeskController(ProjectViews projects, Sheets sheets) {
+    DeskController(ProjectViews projects, Sheets sheets, DeskStates states, JsonMapper json) {
         this.projects = projects;
         this.sheets = sheets;
+        this.states = states;
+        this.json = json;
     }
 
     @GetMapping("/projects/{project}/sheets/{sheet}")
-    String desk(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
+    String desk(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            Model model) {
         Sheet present = sheets.get(project, sheet);
         ProjectView view = projects.get(project);
         model.addAttribute("project", view);
@@ -40,6 +51,10 @@ class DeskController {
                         .filter(scene -> scene.id().equals(present.scene()))
                         .findFirst()
                         .orElseThrow());
+        DeskState state = states.of(present, person.id());
+        model.addAttribute("planes", state.planes());
+        // Inside a script element, no text may look like its end.
+        model.addAttribute("state", json.writeValueAsString(state).replace("<", "\\u003c"));
         model.addAttribute("keys", keys(view.cards()));
         return "desk/desk";
     }

@@ -3,9 +3,11 @@ package stillpond.app.desk;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Stream;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.UndoableChanges;
@@ -71,6 +73,14 @@ record DeskState(
                 palette.cards().stream().map(DeskState::card).toList(),
                 undoable.undoable().stream().map(ChangeAnswer::of).toList(),
                 undoable.redoable().stream().map(ChangeAnswer::of).toList());
+    }
+
+    /** Where the planes are that the first picture needs. */
+    List<String> planes() {
+        return layers.stream()
+                .flatMap(layer -> Stream.of(layer.cells(), layer.ink(), layer.openings()))
+                .filter(Objects::nonNull)
+                .toList();
     }
 
     private static LayerState layer(Layer layer, Fills fills, Dams dams, String planes) {

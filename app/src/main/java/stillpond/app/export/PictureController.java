@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetPictures;
@@ -30,12 +31,19 @@ class PictureController {
         this.pictures = pictures;
     }
 
-    /** For tiles and strips; asked for again each time, since a fill or a swatch may have changed. */
+    /** For tiles and strips; asked for again each time, since a fill or a swatch may have changed, but painted only then. */
     @GetMapping("/small.png")
-    ResponseEntity<StreamingResponseBody> small(@PathVariable UUID project, @PathVariable UUID sheet) {
-        Picture picture = pictures.small(sheets.get(project, sheet));
+    ResponseEntity<StreamingResponseBody> small(
+            @PathVariable UUID project, @PathVariable UUID sheet, WebRequest request) {
+        Sheet present = sheets.get(project, sheet);
+        String version = '"' + pictures.smallVersion(present) + '"';
+        if (request.checkNotModified(version)) {
+            return null;
+        }
+        Picture picture = pictures.small(present);
         return ResponseEntity.ok()
-                .cacheControl(CacheControl.noStore())
+                .cacheControl(CacheControl.noCache().cachePrivate())
+                .eTag(version)
                 .contentType(MediaType.IMAGE_PNG)
                 .body(out -> PngWriter.write(picture, out));
     }

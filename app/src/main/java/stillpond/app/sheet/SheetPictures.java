@@ -30,6 +30,14 @@ public class SheetPictures {
         this.dams = dams;
     }
 
+    /** Changes whenever the small picture of a sheet does. */
+    public String smallVersion(Sheet sheet) {
+        Layer layer = sheet.frontLayer();
+        return layer.smallInk()
+                + layer.smallCells()
+                + colours(sheet.project(), layer).version();
+    }
+
     /** Small enough for a strip of sheets. */
     public Picture small(Sheet sheet) {
         Layer layer = sheet.frontLayer();

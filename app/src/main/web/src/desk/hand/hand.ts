@@ -5,7 +5,7 @@ import { NO_FILL, type Fill, type MadeChange } from "../model/state";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
-import { towards, type Direction } from "./walk";
+import { nextEmpty, towards, type Direction } from "./walk";
 
 /** What the hand holds and points at, and what it does to the sheet; pointer and keys both act through it. */
 export class Hand {
@@ -207,11 +207,29 @@ export class Hand {
     const here = this.cell.get();
     const from = this.regions.of(here ?? this.firstInSight());
     const to = here === undefined ? from : towards(this.regions, from, direction);
-    const shape = this.regions.shape(to);
+    this.view.reveal(this.goTo(to));
+  }
+
+  /** Points at the next region without a fill, and shows it so close that it can be seen. */
+  walkToEmpty(): void {
+    const here = this.cell.get();
+    const from = here === undefined ? undefined : this.regions.of(here);
+    const to = nextEmpty(this.regions, from, (cell) => this.fills.of(cell) === NO_FILL);
+    if (to === undefined) {
+      this.said.set("Every region is filled");
+      return;
+    }
+    const { width, height } = this.regions.shape(to);
+    this.view.showClose(this.goTo(to), Math.min(width, height));
+  }
+
+  /** Points at the deepest place of a region, and returns it. */
+  private goTo(region: number): Point {
+    const shape = this.regions.shape(region);
     const at = { x: shape.deepestX, y: shape.deepestY };
     this.cell.set(this.regions.map.plane.numbers[at.y * this.regions.map.plane.width + at.x]);
-    this.view.reveal(at);
-    this.said.set(this.describe(to));
+    this.said.set(this.describe(region));
+    return at;
   }
 
   undo(): void {

@@ -119,6 +119,9 @@ export class KeyInput {
       case "a":
         this.hand.again();
         return true;
+      case "e":
+        this.hand.walkToEmpty();
+        return true;
       case "s":
         this.hand.sampleOrWait();
         return true;

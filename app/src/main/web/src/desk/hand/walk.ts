@@ -42,6 +42,27 @@ export function towards(regions: Regions, from: number, direction: Direction): n
   return best === from ? (furtherOut(regions, from, ux, uy) ?? from) : best;
 }
 
+/** Rows of a sheet in which empty regions are gone through from left to right. */
+const ROWS = 8;
+
+/** The next region after a place, in reading order and round to the start, that has a cell without a fill; undefined if every one is filled. */
+export function nextEmpty(
+  regions: Regions,
+  from: number | undefined,
+  isEmpty: (cell: number) => boolean,
+): number | undefined {
+  const rowHeight = regions.map.plane.height / ROWS;
+  const order = (region: number) => {
+    const { deepestX, deepestY } = regions.shape(region);
+    return Math.floor(deepestY / rowHeight) * regions.map.plane.width + deepestX;
+  };
+  const start = from === undefined ? -1 : order(from);
+  const empty = [...Array(regions.count).keys()]
+    .filter((region) => region !== from && regions.shape(region).cells.some(isEmpty))
+    .sort((a, b) => order(a) - order(b));
+  return empty.find((region) => order(region) > start) ?? empty[0];
+}
+
 function neighboursOf(regions: Regions, region: number): Set<number> {
   const cells = regions.shape(region).cells;
   const around = cells.flatMap((cell) =>

@@ -1,4 +1,4 @@
-import { callHeaders, Refusal } from "../../shared/http";
+import { Refusal } from "../../shared/http";
 import { NumberReader } from "./numbers";
 
 /** How much ink lies on each pixel, 0 to 255, row by row. */
@@ -86,9 +86,10 @@ export function strokeWidth(ink: InkPlane): number {
 }
 
 export async function fetchBytes(path: string): Promise<Uint8Array> {
-  const response = await fetch(path, { headers: callHeaders() });
-  if (!response.ok) {
-    throw new Refusal(response.status, response.statusText);
+  // Without headers of ours, so that the browser takes what the page had it fetch ahead.
+  const response = await fetch(path);
+  if (!response.ok || response.redirected) {
+    throw new Refusal(response.status, response.redirected ? "You are signed out." : response.statusText);
   }
   return new Uint8Array(await response.arrayBuffer());
 }

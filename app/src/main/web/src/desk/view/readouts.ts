@@ -21,7 +21,11 @@ export function showZoom(view: SheetView): void {
 }
 
 /** How many regions are left, on the sheet and at its picture in the strip. */
-export function showProgress(fills: Fills, regions: Regions): void {
+export function showProgress(fills: Fills, regions: Regions, hand: Hand): void {
+  byId("left").addEventListener("click", () => {
+    hand.walkToEmpty();
+    byId("sheet").focus();
+  });
   const show = () => {
     let left = 0;
     for (let region = 0; region < regions.count; region++) {

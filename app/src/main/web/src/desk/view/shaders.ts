@@ -1,5 +1,5 @@
+/** One tile of the sheet as two triangles. */
 export const VERTEX = `#version 300 es
-// One tile of the sheet as two triangles.
 uniform vec4 tile;       // x, y, width, height in sheet pixels
 uniform vec3 placing;    // scale, x, y: sheet to device pixels
 uniform vec2 viewport;   // device pixels
@@ -11,101 +11,123 @@ void main() {
   gl_Position = vec4(device / viewport * vec2(2, -2) + vec2(-1, 1), 0, 1);
 }`;
 
-export const FRAGMENT = `#version 300 es
+const TILE = `
 precision highp float;
 precision highp int;
 precision highp usampler2D;
-uniform usampler2D cells;   // the cell of each pixel of the tile
+uniform usampler2D cells;   // the cell of each pixel of the tile; each further level holds every second pixel of the one before
 uniform sampler2D ink;      // density of ink
 uniform sampler2D colours;  // colour and opacity by cell
 uniform usampler2D marks;   // by cell: bit 0 pointed at, bit 1 a ripple runs there
 uniform vec4 tile;
 uniform vec3 placing;
-uniform float strokePx;     // width of a stroke, in sheet pixels
-uniform vec4 ripple;        // x, y, radius in sheet pixels; strength
-uniform float greys;        // 1: show values only
 uniform float inkShown;     // 0 to 1
 uniform float flatsShown;   // 0 to 1
-uniform float inkCut;       // above 0: ink is all or nothing from this density on
+uniform int cellLevel;      // the level of cells that is about as fine as the screen
 in vec2 at;
 out vec4 colour;
 
 const vec3 PAPER = vec3(1.0);
-const int TABLE_WIDTH = ${1024};
+const int TABLE_WIDTH = 1024;
 
 ivec2 entry(uint cell) {
   return ivec2(int(cell) % TABLE_WIDTH, int(cell) / TABLE_WIDTH);
 }
 
 uint cellAt(vec2 p) {
-  ivec2 size = textureSize(cells, 0);
-  return texelFetch(cells, clamp(ivec2(floor(p - tile.xy)), ivec2(0), size - 1), 0).r;
+  ivec2 last = (ivec2(tile.zw) - 1) >> cellLevel;
+  return texelFetch(cells, clamp(ivec2(floor(p - tile.xy)) >> cellLevel, ivec2(0), last), cellLevel).r;
 }
 
-vec3 flatAt(vec2 p) {
-  vec4 fill = texelFetch(colours, entry(cellAt(p)), 0);
+vec3 flatOf(uint cell) {
+  vec4 fill = texelFetch(colours, entry(cell), 0);
   return mix(PAPER, fill.rgb, fill.a * flatsShown);
 }
 
 float inkAt(vec2 p) {
-  float density = texture(ink, (p - tile.xy) / tile.zw).r;
-  if (inkCut == 0.0) return density;
-  float soft = min(0.15, 0.5 / placing.x * 0.1);
-  return smoothstep(inkCut - soft, inkCut + 0.004, density);
+  return texture(ink, (p - tile.xy) / tile.zw).r;
 }
 
 bool marked(vec2 p, uint bit) {
   return (texelFetch(marks, entry(cellAt(p)), 0).r & bit) != 0u;
 }
+`;
 
-bool pointedAt(vec2 p) {
-  return marked(p, 1u);
+/**
+ * The sheet itself. Every way of looking is a program of its own (FINE, CUT, GREYS): drawing in software runs both sides of a
+ * condition for every pixel.
+ */
+export const SHEET = `${TILE}
+uniform float inkCut;       // ink is all or nothing from this density on
+
+void main() {
+#ifdef FINE
+  float reach = 0.25 / placing.x;
+  vec3 flats = 0.25 * (flatOf(cellAt(at - reach)) + flatOf(cellAt(at + reach))
+    + flatOf(cellAt(at + vec2(reach, -reach))) + flatOf(cellAt(at + vec2(-reach, reach))));
+#else
+  vec3 flats = flatOf(cellAt(at));
+#endif
+  float density = inkAt(at);
+#ifdef CUT
+  float soft = min(0.15, 0.05 / placing.x);
+  density = smoothstep(inkCut - soft, inkCut + 0.004, density);
+#endif
+  vec3 shown = flats * (1.0 - density * inkShown);
+#ifdef GREYS
+  // CIE lightness, so that equal steps of grey are equal steps of value.
+  vec3 linear = mix(shown / 12.92, pow((shown + 0.055) / 1.055, vec3(2.4)), step(0.04045, shown));
+  float y = dot(linear, vec3(0.2126, 0.7152, 0.0722));
+  shown = vec3(y > 0.008856 ? 1.16 * pow(y, 1.0 / 3.0) - 0.16 : 9.033 * y);
+#endif
+  colour = vec4(shown, 1);
+}`;
+
+/** A ring of light that runs out from where a fill was laid, under the ink. */
+export const RIPPLE = `${TILE}
+uniform vec4 ripple;        // x, y, radius in sheet pixels; strength
+
+void main() {
+  if (!marked(at, 2u)) discard;
+  float away = abs(distance(at, ripple.xy) - ripple.z) * placing.x;
+  colour = vec4(1, 1, 1, ripple.w * smoothstep(5.0, 0.0, away) * (1.0 - inkAt(at) * inkShown));
+}`;
+
+/** Rings inside the border of the cells pointed at. */
+export const OUTLINE = `${TILE}
+uniform float strokePx;     // width of a stroke, in sheet pixels
+uniform float hatched;      // 1: too small for rings
+
+// Whether a circle around a place leaves the marked cells.
+bool leaves(vec2 p, float radius, int steps) {
+  for (int step = 0; step < steps; step++) {
+    float angle = float(step) * 6.2831853 / float(steps);
+    if (!marked(p + vec2(cos(angle), sin(angle)) * radius, 1u)) return true;
+  }
+  return false;
 }
 
-// The nearest ring inside the border of the marked cells that reaches this far; 0 if none does. Cells meet in the middle of the ink,
-// so the rings start half a stroke further in. Ink that the cells run around on both sides, such as a wrinkle, has no ring.
-int ringAt(vec2 p, float sheetPx) {
+// The nearest ring that reaches this far; 0 if none does. Cells meet in the middle of the ink, so the rings start half a stroke
+// further in. Ink that the cells run around on both sides, such as a wrinkle, has no ring.
+int ringAt(vec2 p) {
   float radii[4] = float[4](1.4, 2.8, 6.2, 7.6);
+  float drawnIn = 0.6 * strokePx;
+  if (!leaves(p, radii[3] / placing.x + drawnIn, 8)) return 0;
   for (int ring = 0; ring < 4; ring++) {
-    float radius = radii[ring] * sheetPx + 0.6 * strokePx;
-    for (int step = 0; step < 16; step++) {
-      float angle = float(step) * 0.3926991;
-      if (!pointedAt(p + vec2(cos(angle), sin(angle)) * radius)) return ring + 1;
-    }
+    if (leaves(p, radii[ring] / placing.x + drawnIn, 16)) return ring + 1;
   }
   return 0;
 }
 
 void main() {
-  float sheetPx = 1.0 / placing.x;
-  int n = sheetPx > 2.5 ? 3 : sheetPx > 1.0 ? 2 : 1;
-  vec3 flats = vec3(0);
-  for (int j = 0; j < n; j++) {
-    for (int i = 0; i < n; i++) {
-      vec2 offset = (vec2(i, j) + 0.5) / float(n) - 0.5;
-      flats += flatAt(at + offset * sheetPx);
-    }
+  if (!marked(at, 1u) || inkAt(at) > 0.5) discard;
+  if (hatched > 0.5) {
+    bool dark = mod(gl_FragCoord.x + gl_FragCoord.y, 7.0) < 3.0;
+    colour = vec4(vec3(dark ? 0.09 : 1.0), 1);
+    return;
   }
-  flats /= float(n * n);
-
-  float density = inkAt(at) * inkShown;
-  if (ripple.w > 0.0 && marked(at, 2u)) {
-    float away = abs(distance(at, ripple.xy) - ripple.z) * placing.x;
-    flats = mix(flats, vec3(1), ripple.w * smoothstep(5.0, 0.0, away));
-  }
-  vec3 shown = flats * (1.0 - density);
-  if (greys > 0.5) {
-    // CIE lightness, so that equal steps of grey are equal steps of value.
-    vec3 linear = mix(shown / 12.92, pow((shown + 0.055) / 1.055, vec3(2.4)), step(0.04045, shown));
-    float y = dot(linear, vec3(0.2126, 0.7152, 0.0722));
-    float lightness = y > 0.008856 ? 1.16 * pow(y, 1.0 / 3.0) - 0.16 : 9.033 * y;
-    shown = vec3(lightness);
-  }
-  if (pointedAt(at) && inkAt(at) <= 0.5) {
-    int ring = ringAt(at, sheetPx);
-    if (ring == 1) shown = vec3(1);
-    else if (ring == 2) shown = vec3(0.09);
-    else if (ring == 4) shown = mix(shown, dot(shown, vec3(0.33)) > 0.5 ? vec3(0) : vec3(1), 0.28);
-  }
-  colour = vec4(shown, 1);
+  int ring = ringAt(at);
+  if (ring == 0 || ring == 3) discard;
+  bool bright = dot(flatOf(cellAt(at)), vec3(0.33)) > 0.5;
+  colour = ring == 1 ? vec4(1) : ring == 2 ? vec4(vec3(0.09), 1) : vec4(vec3(bright ? 0 : 1), 0.28);
 }`;

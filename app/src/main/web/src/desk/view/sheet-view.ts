@@ -1,7 +1,8 @@
 import type { Fills } from "../model/fills";
 import type { CellMap, InkPlane } from "../model/planes";
 import { Camera, type Point } from "./camera";
-import { Renderer, type Looking, type Ripple } from "./renderer";
+import type { Passes } from "./passes";
+import { Renderer, type Box, type Looking, type Ripple } from "./renderer";
 
 const RIPPLE_MS = 180;
 const RIPPLE_PX = 90;
@@ -14,27 +15,31 @@ export class SheetView {
   readonly camera: Camera;
   readonly looking: Looking = { greys: false, ink: 1, flats: 1, inkCut: 0 };
 
+  private readonly canvas: HTMLCanvasElement;
   private readonly renderer: Renderer;
   private readonly calm = matchMedia("(prefers-reduced-motion: reduce)");
   private asked = false;
-  private shownOnce = false;
   private isFitted = true;
   private ripple: { at: Point; startMs: number } | undefined;
+  private showFirst = () => {};
+  /** Done when the sheet has been drawn once. */
+  readonly firstPicture = new Promise<void>((resolve) => (this.showFirst = resolve));
   private readonly moved: (() => void)[] = [];
 
   constructor(
-    private readonly canvas: HTMLCanvasElement,
+    passes: Passes,
     private readonly map: CellMap,
     ink: InkPlane,
     fills: Fills,
   ) {
+    this.canvas = passes.canvas;
     this.camera = new Camera(map.plane);
-    this.renderer = new Renderer(canvas, map.plane, ink, map.cells.length);
+    this.renderer = new Renderer(passes, map.plane, ink, map.cells.length);
     fills.onChange((cell) => {
       this.renderer.setColour(cell, fills.colourOf(cell));
       this.draw();
     });
-    new ResizeObserver(() => this.resize()).observe(canvas);
+    new ResizeObserver(() => this.resize()).observe(this.canvas);
     this.resize();
   }
 
@@ -53,16 +58,28 @@ export class SheetView {
 
   /** Outlines these cells as the ones pointed at. */
   point(cells: readonly number[]): void {
-    this.renderer.point(cells);
+    this.renderer.point(cells, this.boxOf(cells));
     this.draw();
   }
 
   startRipple(cells: readonly number[], screen: Point): void {
     if (!this.calm.matches) {
-      this.renderer.ripple(cells);
+      this.renderer.ripple(cells, this.boxOf(cells));
       this.ripple = { at: this.camera.toSheet(screen), startMs: performance.now() };
       this.draw();
     }
+  }
+
+  private boxOf(numbers: readonly number[]): Box | undefined {
+    const cells = numbers.map((number) => this.map.cells[number]!);
+    if (cells.length === 0) {
+      return undefined;
+    }
+    const left = Math.min(...cells.map((cell) => cell.x));
+    const top = Math.min(...cells.map((cell) => cell.y));
+    const right = Math.max(...cells.map((cell) => cell.x + cell.width));
+    const bottom = Math.max(...cells.map((cell) => cell.y + cell.height));
+    return { x: left, y: top, width: right - left, height: bottom - top };
   }
 
   look(change: Partial<Looking>): void {
@@ -181,10 +198,7 @@ export class SheetView {
   private frame(now: number): void {
     this.asked = false;
     this.renderer.draw(this.camera, this.looking, this.rippleAt(now));
-    if (!this.shownOnce) {
-      this.shownOnce = true;
-      performance.mark("first picture");
-    }
+    this.showFirst();
   }
 
   private rippleAt(now: number): Ripple | undefined {

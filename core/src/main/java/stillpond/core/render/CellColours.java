@@ -1,5 +1,9 @@
 package stillpond.core.render;
 
+import java.nio.ByteBuffer;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.stream.IntStream;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
@@ -23,6 +27,17 @@ public final class CellColours {
         return new CellColours(IntStream.range(0, cells)
                 .map(cell -> argbOf(fills.of(cell), palette))
                 .toArray());
+    }
+
+    /** SHA-256 of all colours in hexadecimal: the same for two layers of like cells only if they look the same. */
+    public String version() {
+        ByteBuffer bytes = ByteBuffer.allocate(Integer.BYTES * argb.length);
+        bytes.asIntBuffer().put(argb);
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes.array()));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java platform has SHA-256", e);
+        }
     }
 
     /** The colour of a cell as 0xAARRGGBB: opaque, or {@link #CLEAR}. */

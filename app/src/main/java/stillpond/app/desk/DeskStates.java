@@ -1,0 +1,40 @@
+package stillpond.app.desk;
+
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import stillpond.app.palette.Palettes;
+import stillpond.app.sheet.Sharpening;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.Sheets;
+
+/** Puts together what the desk starts with. */
+@Service
+class DeskStates {
+
+    /** How many steps back and forth the desk can paint without waiting for the server. */
+    private static final int KNOWN_STEPS = 200;
+
+    private final Sheets sheets;
+    private final SheetChanges changes;
+    private final Palettes palettes;
+    private final Sharpening sharpening;
+
+    DeskStates(Sheets sheets, SheetChanges changes, Palettes palettes, Sharpening sharpening) {
+        this.sheets = sheets;
+        this.changes = changes;
+        this.palettes = palettes;
+        this.sharpening = sharpening;
+    }
+
+    /** Also has the gaps of a sheet found that missed it. */
+    DeskState of(Sheet sheet, UUID person) {
+        sharpening.soon(sheet);
+        return DeskState.of(
+                sheet,
+                sheet.layers().stream().map(sheets::fills).toList(),
+                sheet.layers().stream().map(sheets::dams).toList(),
+                palettes.of(sheet.project()),
+                changes.undoable(sheet.id(), person, KNOWN_STEPS));
+    }
+}
