@@ -1,6 +1,6 @@
 import alpine from "@alpinejs/csp";
 import { byId } from "../shared/dom";
-import { Refusal } from "../shared/http";
+import { call, Refusal } from "../shared/http";
 import { registerMenu } from "../shared/menu";
 import { Hand } from "./hand/hand";
 import { KeyInput } from "./hand/keys";
@@ -19,8 +19,10 @@ import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
 import { fetchOpenings } from "./model/openings";
 import { fetchCellMap, fetchCells, fetchInk } from "./model/planes";
+import { NewCells } from "./model/new-cells";
 import { Regions } from "./model/regions";
-import type { DeskState, LayerState } from "./model/state";
+import type { DeskState } from "./model/state";
+import { settledSinceAsked } from "./model/outbox";
 import { Work } from "./model/work";
 import { dropPebbles } from "./shore/drag";
 import { Shore } from "./shore/shore";
@@ -45,7 +47,8 @@ const path = location.pathname;
 async function open(): Promise<void> {
   const canvas = byId<HTMLCanvasElement>("sheet");
   const passes = new Passes(canvas);
-  const state = JSON.parse(byId("desk-state").textContent) as DeskState;
+  const came = JSON.parse(byId("desk-state").textContent) as DeskState;
+  const state = settledSinceAsked(came.sheet) ? await call<DeskState>(`${path}/desk`) : came;
   const layer = state.layers[0]!;
   const [map, ink, openings] = await Promise.all([
     fetchCellMap(layer.cells, layer.cellCount),
@@ -68,11 +71,17 @@ async function open(): Promise<void> {
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
   byId("help").addEventListener("click", showKeys);
   const overlay = new Overlay(byId("overlay"), view);
-  const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, new Crop(map, ink, fills));
+  const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, new Crop(regions, ink, fills));
   new ReachSlider(regions, work);
   const pockets = new Pockets(regions, fills, work, hand);
   const leak = new Leak(path, regions, work, overlay, view, (cell) => hand.layOn(cell, hand.present.get()));
-  const damTool = new DamTool(path, regions, work, hand, view, overlay);
+  const small = new SmallPicture(
+    [byId<HTMLCanvasElement>("present-picture"), byId<HTMLCanvasElement>("map-picture")],
+    fills,
+  );
+  const newCells = new NewCells(path, layer, fills, regions, view, work, hand, small);
+  work.cutAnew.listen(() => void newCells.takeOver());
+  const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
   const gapKeys: Record<string, () => void> = {
     g: () => drawer.toggle(),
     j: () => drawer.step(1),
@@ -119,7 +128,15 @@ async function open(): Promise<void> {
   new InkPanel(path, state.sheet, view, ink, layer.inkSettings);
   showLost(state.sheet, fills, view);
 
-  waitUntilSharp(path, layer.isSharp, () => hand.sweeping || work.outbox.waiting.get() > 0);
+  waitUntilSharp(
+    path,
+    layer.isSharp,
+    () => hand.sweeping || work.outbox.waiting.get() > 0,
+    async () => {
+      await newCells.takeOver();
+      desk.dataset["sharp"] = "true";
+    },
+  );
 
   showZoom(view);
   showProgress(fills, regions, hand);
@@ -127,22 +144,9 @@ async function open(): Promise<void> {
   showDelivery(work.outbox);
   showNotice(work);
   hand.said.listen((said) => (byId("said").textContent = said));
-  await openSmallPicture(layer, fills);
+  small.show(await fetchCells(layer.smallCells, layer.cellCount), await fetchInk(layer.smallInk));
   desk.dataset["sharp"] = String(layer.isSharp);
   desk.dataset["ready"] = "true";
-}
-
-async function openSmallPicture(layer: LayerState, fills: Fills): Promise<void> {
-  const [cells, ink] = await Promise.all([
-    fetchCells(layer.smallCells, layer.cellCount),
-    fetchInk(layer.smallInk),
-  ]);
-  new SmallPicture(
-    [byId<HTMLCanvasElement>("present-picture"), byId<HTMLCanvasElement>("map-picture")],
-    cells,
-    ink,
-    fills,
-  );
 }
 
 open().catch((error: unknown) => {

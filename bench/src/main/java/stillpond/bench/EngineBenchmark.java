@@ -93,12 +93,16 @@ public class EngineBenchmark {
                 .max(Comparator.comparingDouble(Cell::depthPx))
                 .orElseThrow();
         double reach = largest.depthPx();
-        return HandDam.draw(
+        HandDam.Outcome outcome = HandDam.draw(
                 analysed,
                 ink,
                 List.of(
                         new Point(largest.deepestX() - reach, largest.deepestY()),
                         new Point(largest.deepestX() + reach, largest.deepestY())));
+        if (outcome instanceof HandDam.Parted parted) {
+            parted.former().forEach(patch -> patch.restore(analysed.cells().plane()));
+        }
+        return outcome;
     }
 
     @Benchmark

@@ -58,7 +58,7 @@ public class HandDams {
         if (joined.openings().size() == before.openings().size()) {
             return false;
         }
-        changes.split(sheet, author, new HandDam.Parted(joined, Set.of(), List.of()));
+        changes.split(sheet, author, new HandDam.Parted(joined, Set.of(), List.of(), List.of()));
         return true;
     }
 

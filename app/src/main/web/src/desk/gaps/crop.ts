@@ -1,11 +1,12 @@
 import type { Fills } from "../model/fills";
-import type { InkPlane, CellMap } from "../model/planes";
+import type { InkPlane } from "../model/planes";
+import type { Regions } from "../model/regions";
 import type { Opening } from "../model/openings";
 
 /** A magnified crop around an opening, with the closure as dashes. */
 export class Crop {
   constructor(
-    private readonly map: CellMap,
+    private readonly regions: Regions,
     private readonly ink: InkPlane,
     private readonly fills: Fills,
   ) {}
@@ -43,7 +44,7 @@ export class Crop {
   }
 
   private paintPixel(data: Uint8ClampedArray, at: number, x: number, y: number): void {
-    const { width, height, numbers } = this.map.plane;
+    const { width, height, numbers } = this.regions.map.plane;
     data[at + 3] = 255;
     if (x < 0 || y < 0 || x >= width || y >= height) {
       data.fill(184, at, at + 3);

@@ -1,6 +1,7 @@
 import { call } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Opening } from "../model/openings";
+import type { NewCells } from "../model/new-cells";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
@@ -29,6 +30,7 @@ export class DamTool {
 
   constructor(
     private readonly path: string,
+    private readonly newCells: NewCells,
     private readonly regions: Regions,
     private readonly work: Work,
     private readonly hand: Hand,
@@ -122,7 +124,7 @@ export class DamTool {
         line,
       );
       if (changed) {
-        location.reload();
+        await this.newCells.takeOver();
       } else {
         this.work.notice.set(lifting ? JOINS_NOTHING : PARTS_NOTHING);
       }

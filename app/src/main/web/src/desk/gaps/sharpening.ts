@@ -3,8 +3,13 @@ import { call } from "../../shared/http";
 
 const ASK_MS = 1200;
 
-/** While the gaps of a sheet are being found in the background: says so, and shows the sheet anew when they are there. */
-export function waitUntilSharp(path: string, isSharp: boolean, isBusy: () => boolean): void {
+/** While the gaps of a sheet are being found in the background: says so, and shows them when they are there. */
+export function waitUntilSharp(
+  path: string,
+  isSharp: boolean,
+  isBusy: () => boolean,
+  show: () => Promise<void>,
+): void {
   if (isSharp) {
     return;
   }
@@ -12,7 +17,8 @@ export function waitUntilSharp(path: string, isSharp: boolean, isBusy: () => boo
   const ask = async () => {
     const sharp = await call<boolean>(`${path}/sharp`).catch(() => false);
     if (sharp && !isBusy()) {
-      location.reload();
+      await show();
+      byId("sharpening").hidden = true;
     } else {
       setTimeout(() => void ask(), ASK_MS);
     }

@@ -64,6 +64,14 @@ export class Hand {
     }
   }
 
+  /** Points at nothing, and ends what is being done; the cells are about to become others. */
+  letGo(): void {
+    this.endSweep();
+    this.pinned = false;
+    this.cell.set(undefined);
+    this.laid.set(undefined);
+  }
+
   /** While pinned, the cell pointed at stays, wherever the pointer goes. */
   pin(pinned: boolean): void {
     this.pinned = pinned;

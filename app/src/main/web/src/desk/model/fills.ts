@@ -13,13 +13,13 @@ export class Fills {
   /** Counts up with every change of a cell. */
   readonly painted = atom(0);
 
-  private readonly fillOfCell: Fill[];
+  private fillOfCell: Fill[];
   private readonly swatches = new Map<Fill, Swatch>();
   private readonly colours = new Map<Fill, Rgba>([[NO_FILL, CLEAR]]);
   private listener: (cell: number) => void = () => {};
 
   constructor(
-    readonly layer: string,
+    public layer: string,
     cellCount: number,
     cards: Card[],
   ) {
@@ -37,6 +37,13 @@ export class Fills {
   /** Calls back for each cell whose colour changes. */
   onChange(listener: (cell: number) => void): void {
     this.listener = listener;
+  }
+
+  /** Goes on with other cells, none of which wears a fill yet. */
+  become(layer: string, cellCount: number): void {
+    this.layer = layer;
+    this.fillOfCell = new Array<Fill>(cellCount).fill(NO_FILL);
+    this.filled.set(0);
   }
 
   /** Takes over what the server knows. */

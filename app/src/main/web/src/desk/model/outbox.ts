@@ -8,6 +8,15 @@ const MOST_A_CALL = 50;
 const FIRST_RETRY_MS = 1000;
 const LAST_RETRY_MS = 15000;
 
+const SETTLED = "pond/settled/";
+/** Two clocks of one browser may be so far apart. */
+const CLOCK_SLACK_MS = 100;
+
+/** Whether a change of a sheet was answered after this page was asked for, so that what came with the page may be older than the change. */
+export function settledSinceAsked(sheet: string): boolean {
+  return Number(localStorage.getItem(`${SETTLED}${sheet}`)) > performance.timeOrigin - CLOCK_SLACK_MS;
+}
+
 /**
  * Changes on their way to the server, in their order. Each is kept in the browser's storage until the server has answered it, so a
  * reload, a crash or a server that is away loses none; and since each carries its own id, one sent twice is made once.
@@ -26,7 +35,7 @@ export class Outbox {
   constructor(
     private readonly path: string,
     owner: string,
-    sheet: string,
+    private readonly sheet: string,
     private readonly onAnswer: (answer: ChangeAnswer) => void,
   ) {
     this.prefix = `pond/outbox/${owner}/${sheet}/`;
@@ -92,6 +101,7 @@ export class Outbox {
         localStorage.removeItem(key);
       }
     }
+    localStorage.setItem(`${SETTLED}${this.sheet}`, String(Date.now()));
     this.waiting.set(this.queue.length);
     this.onAnswer(answer);
   }

@@ -27,11 +27,18 @@ export class Regions {
   private shapes: RegionShape[] = [];
 
   constructor(
-    readonly map: CellMap,
-    readonly openings: Openings,
+    public map: CellMap,
+    public openings: Openings,
     layer: LayerState,
   ) {
     this.committedReach = layer.reach;
+    this.load(layer);
+  }
+
+  /** Goes on with other cells of the same ink. */
+  become(map: CellMap, openings: Openings, layer: LayerState): void {
+    this.map = map;
+    this.openings = openings;
     this.load(layer);
   }
 

@@ -22,6 +22,8 @@ export class Work {
   readonly canRedo = atom(false);
   /** What the user should know; empty when there is nothing. */
   readonly notice = atom("");
+  /** Counts up when the server speaks of cells that this desk does not have. */
+  readonly cutAnew = atom(0);
 
   private undoable: MadeChange[] = [];
   private redoable: MadeChange[] = [];
@@ -105,6 +107,10 @@ export class Work {
   }
 
   private paint(message: ChangeMessage): void {
+    if ("layer" in message && message.layer !== this.fills.layer) {
+      // Of other cells: the server lays it in the same place and says where.
+      return;
+    }
     if (message.kind === "lay") {
       const swaps = this.fills.laying(message.fill, message.cells);
       this.fills.apply(swaps);
@@ -149,8 +155,7 @@ export class Work {
 
   private onAnswer(answer: ChangeAnswer): void {
     if (answer.layer !== null && answer.layer !== this.fills.layer) {
-      // An analysis was taken back or done again: the sheet has other cells now.
-      location.reload();
+      this.cutAnew.set(this.cutAnew.get() + 1);
     } else if (answer.outcome === "refused") {
       this.notice.set(answer.reason ?? "The change was not taken.");
       void this.resync();
@@ -173,9 +178,15 @@ export class Work {
   private async resync(): Promise<void> {
     const state = await call<DeskState>(`${this.sheetPath}/desk`);
     if (!state.layers.some((layer) => layer.id === this.fills.layer)) {
-      location.reload();
+      this.cutAnew.set(this.cutAnew.get() + 1);
       return;
     }
+    this.takeOver(state);
+  }
+
+  /** Takes over what the server knows, and paints again what is on its way to it. */
+  takeOver(state: DeskState): void {
+    this.previewed = [];
     this.load(state);
     this.outbox.pending().forEach((message) => this.paint(message));
   }

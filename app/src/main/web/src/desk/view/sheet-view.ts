@@ -2,7 +2,8 @@ import type { Fills } from "../model/fills";
 import type { CellMap, InkPlane } from "../model/planes";
 import { Camera, type Point } from "./camera";
 import type { Passes } from "./passes";
-import { Renderer, type Box, type Looking, type Ripple } from "./renderer";
+import type { Box } from "./tiles";
+import { Renderer, type Looking, type Ripple } from "./renderer";
 
 const RIPPLE_MS = 180;
 const RIPPLE_PX = 90;
@@ -28,7 +29,7 @@ export class SheetView {
 
   constructor(
     passes: Passes,
-    private readonly map: CellMap,
+    private map: CellMap,
     ink: InkPlane,
     fills: Fills,
   ) {
@@ -41,6 +42,13 @@ export class SheetView {
     });
     new ResizeObserver(() => this.resize()).observe(this.canvas);
     this.resize();
+  }
+
+  /** Goes on with other cells of the same ink; their colours come with their fills. */
+  become(map: CellMap): void {
+    this.map = map;
+    this.renderer.become(map.plane, map.cells.length);
+    this.draw();
   }
 
   /** Calls back whenever the sheet lies elsewhere on the screen. */

@@ -4,31 +4,37 @@ import type { CellPlane, InkPlane } from "../model/planes";
 
 /** The present sheet's small picture, in the strip and on the map, painted again as it is filled. */
 export class SmallPicture {
-  private readonly full: CanvasRenderingContext2D;
-  private readonly image: ImageData;
+  private cells: CellPlane | undefined;
+  private ink: InkPlane | undefined;
+  private readonly paintSoon = oncePerFrame(() => this.paint());
 
   constructor(
     private readonly canvases: HTMLCanvasElement[],
-    private readonly cells: CellPlane,
-    private readonly ink: InkPlane,
     private readonly fills: Fills,
   ) {
-    const full = document.createElement("canvas");
-    full.width = cells.width;
-    full.height = cells.height;
-    this.full = full.getContext("2d")!;
-    this.image = this.full.createImageData(cells.width, cells.height);
-    for (const canvas of canvases) {
+    fills.painted.listen(this.paintSoon);
+  }
+
+  show(cells: CellPlane, ink: InkPlane): void {
+    this.cells = cells;
+    this.ink = ink;
+    for (const canvas of this.canvases) {
       canvas.width = Math.round(Number(canvas.dataset["width"]) * devicePixelRatio);
       canvas.height = Math.round((canvas.width * cells.height) / cells.width);
     }
-    const paintSoon = oncePerFrame(() => this.paint());
-    fills.painted.listen(paintSoon);
-    paintSoon();
+    this.paintSoon();
   }
 
   private paint(): void {
-    const { data } = this.image;
+    if (!this.cells || !this.ink) {
+      return;
+    }
+    const full = document.createElement("canvas");
+    full.width = this.cells.width;
+    full.height = this.cells.height;
+    const context = full.getContext("2d")!;
+    const image = context.createImageData(full.width, full.height);
+    const { data } = image;
     const { numbers } = this.cells;
     const { density } = this.ink;
     for (let i = 0; i < numbers.length; i++) {
@@ -40,11 +46,11 @@ export class SmallPicture {
       data[4 * i + 2] = (paper ? 255 : colour[2]) * light;
       data[4 * i + 3] = 255;
     }
-    this.full.putImageData(this.image, 0, 0);
+    context.putImageData(image, 0, 0);
     for (const canvas of this.canvases) {
       const small = canvas.getContext("2d")!;
       small.imageSmoothingQuality = "high";
-      small.drawImage(this.full.canvas, 0, 0, canvas.width, canvas.height);
+      small.drawImage(full, 0, 0, canvas.width, canvas.height);
     }
   }
 }

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import java.util.Random;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import stillpond.app.sheet.Sheet;
@@ -110,25 +111,89 @@ class GapsJourneyTest {
         desk.expectLeft("3 of 3 regions left");
     }
 
+    /** The sheet stays open as it is meanwhile: same page, same tool, same zoom. */
     @Test
     void aDamIsDrawnByHandAndUndone() {
         DeskPage desk =
                 open("<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>");
+        Page page = desk.page();
+        page.evaluate("() => (window.isStillHere = true)");
         desk.take("Coat");
         desk.press("t");
-        Page page = desk.page();
-        page.waitForRequest("**/desk", () -> desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670)));
-        desk.waitUntilOpen();
+        desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));
         desk.expectLeft("3 of 3 regions left");
-        desk.take("Coat");
+        assertThat(page.locator("#tool-dam")).hasAttribute("aria-pressed", "true");
+        desk.press("Escape");
         desk.click(800, 1000);
         assertThat(desk.shown(800, 1000)).isEqualTo(COAT);
         assertThat(desk.shown(2200, 1000)).isEqualTo(PAPER);
         desk.expectSaved();
         desk.press("Control+z");
-        page.waitForRequest("**/desk", () -> desk.press("Control+z"));
-        desk.waitUntilOpen();
+        desk.press("Control+z");
         desk.expectLeft("2 of 2 regions left");
+        desk.press("Control+y");
+        desk.expectLeft("3 of 3 regions left");
+        assertThat(page.evaluate("() => window.isStillHere")).isEqualTo(true);
+    }
+
+    /** A stroke that is no border is crossed out for filling; the ink stays. */
+    @Test
+    void regionsOnBothSidesOfAStrokeAreJoined() {
+        DeskPage desk = open("""
+                <g fill="none" stroke="#000" stroke-width="6">
+                  <rect x="60" y="60" width="480" height="280"/><path d="M300 63V337"/>
+                </g>""");
+        desk.expectLeft("3 of 3 regions left");
+        desk.take("Coat");
+        desk.press("t");
+        desk.page().keyboard().down("Alt");
+        desk.sweep(new At(1350, 1000), new At(1650, 1000));
+        desk.page().keyboard().up("Alt");
+        desk.expectLeft("2 of 2 regions left");
+        desk.press("Escape");
+        desk.click(800, 1000);
+        assertThat(desk.shown(2200, 1000)).isEqualTo(COAT);
+        desk.expectSaved();
+        assertThat(desk.export("Sheet as PNG").getRGB(1500, 1000) & 0xffffff).isZero();
+    }
+
+    @Test
+    void aGapIsClosedInInkOnRequest() {
+        DeskPage desk = open("""
+                <g fill="none" stroke="#000" stroke-width="6">
+                  <path d="M290 100H240V300H360V100H314"/>
+                </g>""");
+        int onTheGap = desk.export("Sheet as PNG").getRGB(1510, 500) & 0xffffff;
+        assertThat(onTheGap).isEqualTo(PAPER);
+        desk.page().locator("#gaps-dammed").click();
+        desk.press("j");
+        desk.press("i");
+        desk.expectSaved();
+        assertThat(desk.export("Sheet as PNG").getRGB(1510, 500) & 0xffffff).isZero();
+        desk.press("Control+z");
+        desk.expectSaved();
+        assertThat(desk.export("Sheet as PNG").getRGB(1510, 500) & 0xffffff).isEqualTo(PAPER);
+    }
+
+    /** The desk joins regions by itself, so that reach moves live; the server must come to the same ones. */
+    @Test
+    void deskAndServerAgreeAboutRegions() {
+        Sheet sheet = work.bring(Drawings.svg("""
+                <g fill="none" stroke="#000" stroke-width="5">
+                  <path d="M40 40H560V90M560 110V360H40V200M40 180V40"/>
+                  <path d="M150 43V150M150 170V357M260 43V340M370 60V357M370 200H470M490 200H557"/>
+                </g>"""));
+        Page page = browser.signIn(pond, work.person());
+        page.navigate(pond.url() + work.address(sheet));
+        DeskPage desk = new DeskPage(page).waitUntilOpen();
+        Random random = new Random(7);
+        for (int step = 0; step < 12; step++) {
+            desk.pointAt(200 + random.nextInt(2600), 200 + random.nextInt(1600));
+            desk.press(random.nextBoolean() ? "w" : "q");
+            desk.expectSaved();
+            int regions = work.regions(sheet);
+            desk.expectLeft(regions + " of " + regions + " regions left");
+        }
     }
 
     private DeskPage open(String drawing) {

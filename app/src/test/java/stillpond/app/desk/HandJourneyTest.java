@@ -75,6 +75,22 @@ class HandJourneyTest {
         desk.expectSaved();
     }
 
+    /** Goes from empty region to empty region, however small, until none is left. */
+    @Test
+    void aKeyFindsWhatIsStillEmpty() {
+        desk.drop("Scarf", 1500, 1000);
+        for (int left = 3; left > 0; left--) {
+            desk.expectLeft(left + " of 4 regions left");
+            desk.press("e");
+            desk.press("Enter");
+        }
+        desk.expectLeft("Every region is filled");
+        desk.press("Home");
+        assertThat(desk.shown(500, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(1500, 1000)).as("what was filled stays").isEqualTo(SCARF);
+        desk.expectSaved();
+    }
+
     @Test
     void theSecondButtonOffersWhatCanBeDoneWithARegion() {
         desk.drop("Coat", 500, 1000);

@@ -37,6 +37,12 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
         return "/projects/" + project + "/sheets/" + sheet.id();
     }
 
+    /** How many regions a sheet has, as the server sees it. */
+    public int regions(Sheet sheet) {
+        Sheets sheets = pond.bean(Sheets.class);
+        return sheets.regions(sheets.get(project, sheet.id()).frontLayer()).count();
+    }
+
     /** Takes a swatch that nothing wears off its card, behind everybody's back. */
     public void dropSwatch(Swatch swatch) {
         pond.bean(JdbcClient.class)

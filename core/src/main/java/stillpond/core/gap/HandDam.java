@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import stillpond.core.cell.CellSplit;
+import stillpond.core.cell.PlanePatch;
 import stillpond.core.ink.InkPlane;
 
 /**
@@ -30,13 +31,19 @@ public final class HandDam {
      * @param openings with those of the dam behind all that were there before, whose indices stay
      * @param dam the indices of the dam's own openings
      * @param split which cells were split into which
+     * @param former what stood in the plane before, to put it back
      */
-    public record Parted(Openings openings, Set<Integer> dam, List<CellSplit.Parts> split) implements Outcome {}
+    public record Parted(Openings openings, Set<Integer> dam, List<CellSplit.Parts> split, List<PlanePatch> former)
+            implements Outcome {}
 
     /** Its ends do not reach ink or another dam, or nothing lies behind it. */
     public record PartsNothing() implements Outcome {}
 
-    /** @param drawn two points or more, in pixels of the page */
+    /**
+     * Draws a dam into the cells of a page, in place: the openings given are no longer to be used if it parts something.
+     *
+     * @param drawn two points or more, in pixels of the page
+     */
     public static Outcome draw(Openings openings, InkPlane ink, List<Point> drawn) {
         List<Point> line = snapped(drawn, ink, SNAP * openings.strokePx());
         List<Integer> wall = new ArrayList<>();
@@ -61,7 +68,7 @@ public final class HandDam {
         }
         Openings after =
                 new Openings(split.map(), all, openings.strokePx(), openings.defaultReach(), openings.isLimited());
-        return new Parted(after, dam, split.split());
+        return new Parted(after, dam, split.split(), split.former());
     }
 
     /**

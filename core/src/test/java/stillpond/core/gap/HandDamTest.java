@@ -7,6 +7,7 @@ import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import stillpond.core.cell.Cell;
 import stillpond.core.ink.InkPlane;
 
 class HandDamTest {
@@ -20,24 +21,29 @@ class HandDamTest {
     /** The ends stop a little short of the box and are carried on to it. */
     @Test
     void aLineAcrossABoxPartsItAndNothingElse() {
+        int[] former = before.cells().plane().numbers().clone();
+        Cell inBox = before.cells().cellAt((int) (160 * SCALE), (int) (80 * SCALE));
         HandDam.Parted parted = (HandDam.Parted) draw(70, 150, 252, 155);
         Openings after = parted.openings();
         assertThat(cell(after, 160, 80)).isNotEqualTo(cell(after, 160, 230));
         assertThat(parted.split()).singleElement().satisfies(split -> {
-            assertThat(split.cell()).isEqualTo(cell(before, 160, 80));
+            assertThat(split.cell()).isEqualTo(inBox.number());
             assertThat(split.parts())
                     .containsExactlyInAnyOrder(
                             split.cell(), before.cells().cells().size());
         });
-        for (double[] place : new double[][] {{20, 20}, {330, 140}, {390, 290}}) {
-            assertThat(cell(after, place[0], place[1])).isEqualTo(cell(before, place[0], place[1]));
+        int[] numbers = after.cells().plane().numbers();
+        for (int i = 0; i < numbers.length; i++) {
+            if (former[i] != inBox.number()) {
+                assertThat(numbers[i]).isEqualTo(former[i]);
+            }
         }
-        int whole =
-                before.cells().cellAt((int) (160 * SCALE), (int) (80 * SCALE)).areaPx();
         int sum = parted.split().get(0).parts().stream()
                 .mapToInt(part -> after.cells().cells().get(part).areaPx())
                 .sum();
-        assertThat(sum).isEqualTo(whole);
+        assertThat(sum).isEqualTo(inBox.areaPx());
+        parted.former().forEach(patch -> patch.restore(after.cells().plane()));
+        assertThat(after.cells().plane().numbers()).isEqualTo(former);
     }
 
     @Test

@@ -1,0 +1,44 @@
+import { nearestTexture } from "./texture";
+
+/** As wide as the shaders take it to be. */
+const WIDTH = 1024;
+
+/** A few bytes for each cell that the shaders look up. */
+export class CellTable {
+  readonly bytes: Uint8Array<ArrayBuffer>;
+  readonly texture: WebGLTexture;
+  private readonly rows: number;
+  private changed = true;
+
+  /** @param kind one byte for each cell, to be read as a whole number, or four, as a colour */
+  constructor(
+    private readonly gl: WebGL2RenderingContext,
+    private readonly kind: "number" | "colour",
+    cellCount: number,
+  ) {
+    this.rows = Math.ceil(cellCount / WIDTH);
+    this.bytes = new Uint8Array(this.rows * WIDTH * (kind === "colour" ? 4 : 1));
+    this.texture = nearestTexture(gl);
+    gl.texStorage2D(gl.TEXTURE_2D, 1, kind === "colour" ? gl.RGBA8 : gl.R8UI, WIDTH, this.rows);
+  }
+
+  touch(): void {
+    this.changed = true;
+  }
+
+  /** Brings changed bytes to where they are drawn from. */
+  upload(): void {
+    if (this.changed) {
+      const { gl, rows, bytes } = this;
+      const format = this.kind === "colour" ? gl.RGBA : gl.RED_INTEGER;
+      gl.pixelStorei(gl.UNPACK_ALIGNMENT, 1);
+      gl.bindTexture(gl.TEXTURE_2D, this.texture);
+      gl.texSubImage2D(gl.TEXTURE_2D, 0, 0, 0, WIDTH, rows, format, gl.UNSIGNED_BYTE, bytes);
+      this.changed = false;
+    }
+  }
+
+  dispose(): void {
+    this.gl.deleteTexture(this.texture);
+  }
+}
