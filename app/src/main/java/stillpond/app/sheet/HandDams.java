@@ -16,13 +16,13 @@ import stillpond.core.gap.Point;
 public class HandDams {
 
     private final Sheets sheets;
-    private final SheetChanges changes;
+    private final LayerCuts cuts;
     private final LayerDams dams;
     private final Planes planes;
 
-    HandDams(Sheets sheets, SheetChanges changes, LayerDams dams, Planes planes) {
+    HandDams(Sheets sheets, LayerCuts cuts, LayerDams dams, Planes planes) {
         this.sheets = sheets;
-        this.changes = changes;
+        this.cuts = cuts;
         this.dams = dams;
         this.planes = planes;
     }
@@ -39,7 +39,7 @@ public class HandDams {
         HandDam.Outcome outcome =
                 HandDam.draw(dams.openings(layer), PlaneCodec.decodeInk(planes.content(layer.ink())), line);
         if (outcome instanceof HandDam.Parted parted) {
-            changes.split(sheet, author, parted);
+            cuts.split(sheet, author, parted);
             return true;
         }
         return false;
@@ -58,7 +58,7 @@ public class HandDams {
         if (joined.openings().size() == before.openings().size()) {
             return false;
         }
-        changes.split(sheet, author, new HandDam.Parted(joined, Set.of(), List.of(), List.of()));
+        cuts.split(sheet, author, new HandDam.Parted(joined, Set.of(), List.of(), List.of()));
         return true;
     }
 

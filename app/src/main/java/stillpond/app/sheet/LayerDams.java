@@ -10,11 +10,13 @@ import stillpond.core.cell.CellMap;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.CarriedDams;
+import stillpond.core.gap.CarriedHandDams;
 import stillpond.core.gap.DamChange;
 import stillpond.core.gap.DamState;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
+import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Placing;
 
 /** Openings, dams and regions of a layer as they are stored. */
@@ -56,6 +58,18 @@ class LayerDams {
         }
         change.reach().ifPresent(swap -> layer.setReach(swap.after()));
         layer.setRegions(Regions.of(openings(layer.asLayer()), after).ofCells());
+    }
+
+    /** Draws the dams of a layer that were drawn by hand again on one that is to stand in its place. */
+    StoredLayer withHandDams(Layer old, StoredLayer fresh, Supplier<Placing> placing) {
+        Openings before = openings(old);
+        if (!CarriedHandDams.isNeeded(before)) {
+            return fresh;
+        }
+        Layer layer = fresh.asLayer();
+        InkPlane ink = PlaneCodec.decodeInk(planes.content(layer.ink()));
+        Openings redrawn = CarriedHandDams.redraw(before, openings(layer), ink, placing.get());
+        return fresh.splitInto(SplitPlanes.of(redrawn, layer, planes));
     }
 
     /** Brings over what was said about the openings of the layer that stood here before. */

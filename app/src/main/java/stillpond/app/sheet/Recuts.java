@@ -18,13 +18,13 @@ public class Recuts {
     private static final double MAX_RATIO = 1.06;
 
     private final Sheets sheets;
-    private final SheetChanges changes;
+    private final LayerCuts cuts;
     private final Planes planes;
     private final ImageLimits limits;
 
-    Recuts(Sheets sheets, SheetChanges changes, Planes planes, ImageLimits limits) {
+    Recuts(Sheets sheets, LayerCuts cuts, Planes planes, ImageLimits limits) {
         this.sheets = sheets;
-        this.changes = changes;
+        this.cuts = cuts;
         this.planes = planes;
         this.limits = limits;
     }
@@ -63,7 +63,7 @@ public class Recuts {
     }
 
     private List<LostFill> take(Sheet sheet, UUID author, LineArt lineArt) {
-        return changes.recut(sheet, author, lineArt);
+        return cuts.recut(sheet, author, lineArt);
     }
 
     /** A vector drawing is drawn as large as before. */

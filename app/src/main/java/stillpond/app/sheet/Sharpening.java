@@ -21,7 +21,7 @@ public class Sharpening {
     private static final Logger LOG = LoggerFactory.getLogger(Sharpening.class);
 
     private final Sheets sheets;
-    private final SheetChanges changes;
+    private final LayerCuts cuts;
     private final Planes planes;
     private final ImageLimits limits;
 
@@ -34,9 +34,9 @@ public class Sharpening {
 
     private final Set<UUID> waiting = ConcurrentHashMap.newKeySet();
 
-    Sharpening(Sheets sheets, SheetChanges changes, Planes planes, ImageLimits limits) {
+    Sharpening(Sheets sheets, LayerCuts cuts, Planes planes, ImageLimits limits) {
         this.sheets = sheets;
-        this.changes = changes;
+        this.cuts = cuts;
         this.planes = planes;
         this.limits = limits;
     }
@@ -62,7 +62,7 @@ public class Sharpening {
         Layer layer = sheet.frontLayer();
         if (!layer.isSharp()) {
             int longSide = Math.max(layer.widthPx(), layer.heightPx());
-            changes.sharpen(
+            cuts.sharpen(
                     sheet,
                     LineArt.analyse(
                             planes.content(layer.source()), limits.withVectorLongSide(longSide), layer.settings()));

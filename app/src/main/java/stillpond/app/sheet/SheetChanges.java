@@ -1,9 +1,6 @@
 package stillpond.app.sheet;
 
-import java.time.Clock;
-import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,57 +11,36 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
+import stillpond.app.sheet.ChangeLog.Entry;
 import stillpond.app.sheet.StoredChange.Kind;
 import stillpond.app.sheet.StoredChange.Origin;
-import stillpond.core.cell.CellMap;
-import stillpond.core.cell.CellSplit;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
-import stillpond.core.fill.MovedFills;
 import stillpond.core.fill.Swap;
 import stillpond.core.fill.UndoLine;
-import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.DamChange;
-import stillpond.core.gap.HandDam;
 
 /** Makes changes: each is one row of the sheet's log, written together with the state that it changes. */
 @Service
 @Transactional
 public class SheetChanges {
 
-    private static final String ANALYSED_ANEW = "This sheet was analysed anew meanwhile; it is shown as it is now.";
+    static final String ANALYSED_ANEW = "This sheet was analysed anew meanwhile; it is shown as it is now.";
     private static final Change NO_FILLS = new Change(List.of());
 
     private final SheetRepository sheets;
-    private final ChangeRepository changes;
-    private final UndoHeadRepository heads;
-    private final CellFillRepository fills;
+    private final ChangeLog log;
     private final Palettes palettes;
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
-    private final Planes planes;
-    private final Clock clock;
 
-    SheetChanges(
-            SheetRepository sheets,
-            ChangeRepository changes,
-            UndoHeadRepository heads,
-            CellFillRepository fills,
-            Palettes palettes,
-            LayerSwaps swaps,
-            LayerDams layerDams,
-            Planes planes,
-            Clock clock) {
+    SheetChanges(SheetRepository sheets, ChangeLog log, Palettes palettes, LayerSwaps swaps, LayerDams layerDams) {
         this.sheets = sheets;
-        this.changes = changes;
-        this.heads = heads;
-        this.fills = fills;
+        this.log = log;
         this.palettes = palettes;
         this.swaps = swaps;
         this.layerDams = layerDams;
-        this.planes = planes;
-        this.clock = clock;
     }
 
     /**
@@ -74,7 +50,7 @@ public class SheetChanges {
      */
     public ChangeOutcome make(UUID sheetId, UUID author, ChangeRequest request) {
         StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
-        Optional<StoredChange> earlier = changes.findById(request.id());
+        Optional<StoredChange> earlier = log.find(request.id());
         if (earlier.isPresent()) {
             return answerAgain(earlier.get(), sheet, author);
         }
@@ -91,108 +67,10 @@ public class SheetChanges {
         return step(sheet, author, redo.id(), Kind.REDO, redo.concerns());
     }
 
-    /**
-     * Lets line art that was cut anew take the place of a sheet's present layer, and brings its fills over.
-     *
-     * @param before the sheet that the line art was made for
-     * @return the fills that found no place
-     * @throws IllegalArgumentException if somebody else has cut the sheet anew in between
-     */
-    List<Recuts.LostFill> recut(Sheet before, UUID author, LineArt lineArt) {
-        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
-        StoredLayer old = sheet.layer(before.frontLayer().id());
-        if (!old.isCurrent()) {
-            throw new IllegalArgumentException(
-                    "Somebody else has analysed this sheet anew just now; look at that first.");
-        }
-        StoredLayer fresh = replace(sheet, old, lineArt);
-        MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
-        UUID id = UUID.randomUUID();
-        UndoLine<UUID> line = line(sheet.id(), author);
-        StoredChange stored = StoredChange.recut(id, line.head(), origin(sheet, fresh.id(), author), old.id());
-        keep(new Entry(stored, Fills.none().becoming(moved.fills())), line.made(id));
-        return lost(old.asLayer(), moved.lost());
-    }
-
-    /** Gives a sheet the gaps that were found meanwhile. Nobody asked for it, so it is no step to undo; if the sheet was cut anew in between, nothing happens. */
-    void sharpen(Sheet before, LineArt lineArt) {
-        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
-        StoredLayer old = sheet.layer(before.frontLayer().id());
-        if (old.isCurrent()) {
-            StoredLayer fresh = replace(sheet, old, lineArt);
-            write(
-                    fresh.id(),
-                    Fills.none()
-                            .becoming(
-                                    swaps.moved(old.asLayer(), fresh.asLayer()).fills()));
-        }
-    }
-
-    private StoredLayer replace(StoredSheet sheet, StoredLayer old, LineArt lineArt) {
-        StoredLayer fresh = new StoredLayer(old.position(), lineArt.keepIn(planes));
-        sheet.addLayer(fresh);
-        sheet.replace(old, fresh);
-        sheets.saveAndFlush(sheet);
-        layerDams.carry(old.asLayer(), fresh, () -> swaps.placing(fresh.asLayer(), old.asLayer()));
-        return fresh;
-    }
-
-    /** Lets a layer whose cells a dam drawn by hand has split take the place of the present one; the parts of a cell wear what it wore. */
-    void split(Sheet before, UUID author, HandDam.Parted parted) {
-        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
-        StoredLayer old = sheet.layer(before.frontLayer().id());
-        if (!old.isCurrent()) {
-            throw new IllegalArgumentException(ANALYSED_ANEW);
-        }
-        StoredLayer fresh = old.splitInto(SplitPlanes.of(parted.openings(), old.asLayer(), planes));
-        sheet.addLayer(fresh);
-        sheet.replace(old, fresh);
-        sheets.saveAndFlush(sheet);
-        layerDams.copy(old.asLayer(), fresh, parted.dam());
-        Map<Integer, Fill> worn = new HashMap<>(worn(old.id()));
-        for (CellSplit.Parts split : parted.split()) {
-            if (worn.containsKey(split.cell())) {
-                split.parts().forEach(part -> worn.put(part, worn.get(split.cell())));
-            }
-        }
-        UUID id = UUID.randomUUID();
-        UndoLine<UUID> line = line(sheet.id(), author);
-        StoredChange stored = StoredChange.recut(id, line.head(), origin(sheet, fresh.id(), author), old.id());
-        keep(new Entry(stored, Fills.none().becoming(Fills.of(worn))), line.made(id));
-    }
-
-    private List<Recuts.LostFill> lost(Layer layer, List<Integer> cells) {
-        if (cells.isEmpty()) {
-            return List.of();
-        }
-        Fills worn = current(layer.id(), cells);
-        CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
-        return cells.stream()
-                .map(map.cells()::get)
-                .map(cell -> new Recuts.LostFill(
-                        ((Fill.Flat) worn.of(cell.number())).swatch(),
-                        (cell.deepestX() + 0.5) / layer.widthPx(),
-                        (cell.deepestY() + 0.5) / layer.heightPx()))
-                .toList();
-    }
-
     /** The changes that the author can take back, newest first, and do again, next first; at the most so many of each. */
     @Transactional(readOnly = true)
     public UndoableChanges undoable(UUID sheet, UUID author, int most) {
-        UndoLine<UUID> line = line(sheet, author);
-        StoredTree tree = new StoredTree(changes, sheet, author);
-        List<MadeChange> redoable = new ArrayList<>();
-        Optional<UndoLine.Step<UUID>> next = line.redo(tree);
-        while (next.isPresent() && redoable.size() < most) {
-            redoable.add(changes.findById(next.get().change()).orElseThrow().asMade());
-            next = next.get().after().redo(tree);
-        }
-        List<MadeChange> undoable = line.head()
-                .map(head -> changes.findLine(head, most).stream()
-                        .map(StoredChange::asMade)
-                        .toList())
-                .orElse(List.of());
-        return new UndoableChanges(undoable, redoable);
+        return log.undoable(sheet, author, most);
     }
 
     private static ChangeOutcome answerAgain(StoredChange earlier, StoredSheet sheet, UUID author) {
@@ -209,13 +87,13 @@ public class SheetChanges {
         if (objection.isPresent()) {
             return new ChangeOutcome.Refused(lay.id(), objection.get());
         }
-        Change change = current(lay.layer(), lay.cells()).laying(lay.fill(), lay.cells());
+        Change change = log.current(lay.layer(), lay.cells()).laying(lay.fill(), lay.cells());
         if (change.isEmpty()) {
             return new ChangeOutcome.Unneeded(lay.id());
         }
-        UndoLine<UUID> line = line(sheet.id(), author);
-        StoredChange stored = StoredChange.fill(lay.id(), line.head(), origin(sheet, lay.layer(), author), change);
-        return keep(new Entry(stored, change), line.made(lay.id()));
+        UndoLine<UUID> line = log.line(sheet.id(), author);
+        StoredChange stored = StoredChange.fill(lay.id(), line.head(), log.origin(sheet, lay.layer(), author), change);
+        return log.keep(new Entry(stored, change), line.made(lay.id()));
     }
 
     /** A fill that was on its way while the sheet was cut anew is laid in the same place. */
@@ -250,9 +128,9 @@ public class SheetChanges {
             return new ChangeOutcome.Unneeded(dam.id());
         }
         layerDams.write(layer.get(), change);
-        UndoLine<UUID> line = line(sheet.id(), author);
-        StoredChange stored = StoredChange.dams(dam.id(), line.head(), origin(sheet, dam.layer(), author), change);
-        return keep(new Entry(stored, NO_FILLS), line.made(dam.id()));
+        UndoLine<UUID> line = log.line(sheet.id(), author);
+        StoredChange stored = StoredChange.dams(dam.id(), line.head(), log.origin(sheet, dam.layer(), author), change);
+        return log.keep(new Entry(stored, NO_FILLS), line.made(dam.id()));
     }
 
     private Optional<String> objectionTo(StoredSheet sheet, ChangeRequest.Lay lay) {
@@ -277,14 +155,14 @@ public class SheetChanges {
     }
 
     private ChangeOutcome step(StoredSheet sheet, UUID author, UUID id, Kind kind, UUID concerns) {
-        UndoLine<UUID> line = line(sheet.id(), author);
-        StoredTree tree = new StoredTree(changes, sheet.id(), author);
+        UndoLine<UUID> line = log.line(sheet.id(), author);
+        StoredTree tree = log.tree(sheet.id(), author);
         Optional<UndoLine.Step<UUID>> step = kind == Kind.UNDO ? line.undo(tree) : line.redo(tree);
         if (step.isEmpty() || !step.get().change().equals(concerns)) {
             return new ChangeOutcome.Refused(
                     id, "Your changes went on elsewhere since; the sheet is shown as it is now.");
         }
-        StoredChange concerned = changes.findById(concerns).orElseThrow();
+        StoredChange concerned = log.find(concerns).orElseThrow();
         Entry entry;
         if (concerned.replaced().isPresent()) {
             entry = stepOfRecut(sheet, author, id, kind, concerned);
@@ -293,7 +171,7 @@ public class SheetChanges {
         } else {
             entry = stepOfFill(sheet, author, id, kind, concerned);
         }
-        return keep(entry, step.get().after());
+        return log.keep(entry, step.get().after());
     }
 
     private Entry stepOfFill(StoredSheet sheet, UUID author, UUID id, Kind kind, StoredChange concerned) {
@@ -303,9 +181,9 @@ public class SheetChanges {
         StoredLayer now = sheet.inPlaceOf(then);
         Change toTakeBack = then == now ? made : inTheSamePlace(made, then.asLayer(), now.asLayer());
         List<Integer> cells = toTakeBack.swaps().stream().map(Swap::cell).toList();
-        Change change = current(now.id(), cells).takingBack(toTakeBack);
+        Change change = log.current(now.id(), cells).takingBack(toTakeBack);
         return new Entry(
-                StoredChange.step(id, kind, concerned.getId(), origin(sheet, now.id(), author), change), change);
+                StoredChange.step(id, kind, concerned.getId(), log.origin(sheet, now.id(), author), change), change);
     }
 
     /** Dams of another cutting of the layer are no dams of this one: there the step changes nothing. */
@@ -318,7 +196,7 @@ public class SheetChanges {
         if (layer.isCurrent()) {
             layerDams.write(layer, change);
         }
-        Origin origin = origin(sheet, layer.id(), author);
+        Origin origin = log.origin(sheet, layer.id(), author);
         return new Entry(StoredChange.stepOfDams(id, kind, concerned.getId(), origin, change), NO_FILLS);
     }
 
@@ -341,62 +219,9 @@ public class SheetChanges {
         StoredLayer present = sheet.inPlaceOf(former);
         Fills restored = swaps.restored(present.asLayer(), former.asLayer());
         sheet.replace(present, former);
-        Origin origin = origin(sheet, former.id(), author);
+        Origin origin = log.origin(sheet, former.id(), author);
         return new Entry(
                 StoredChange.step(id, kind, recut.getId(), origin, NO_FILLS),
-                Fills.of(worn(former.id())).becoming(restored));
-    }
-
-    private Map<Integer, Fill> worn(UUID layer) {
-        return fills.findByKeyLayerId(layer).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill));
-    }
-
-    private UndoLine<UUID> line(UUID sheet, UUID author) {
-        return heads.findById(new UndoHead.Key(sheet, author))
-                .map(UndoHead::line)
-                .orElse(UndoLine.root());
-    }
-
-    private Fills current(UUID layer, List<Integer> cells) {
-        return Fills.of(
-                fills.findInLayer(layer, cells).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
-    }
-
-    private Origin origin(StoredSheet sheet, UUID layer, UUID author) {
-        return new Origin(sheet.id(), layer, author, sheet.nextRevision(), clock.instant());
-    }
-
-    /** A row of the log, and what becomes of the fills of its layer. */
-    private record Entry(StoredChange stored, Change fills) {}
-
-    private ChangeOutcome keep(Entry entry, UndoLine<UUID> line) {
-        StoredChange stored = entry.stored();
-        changes.saveAndFlush(stored);
-        UndoHead.Key key = new UndoHead.Key(stored.sheetId(), stored.authorId());
-        UndoHead head = heads.findById(key).orElseGet(() -> new UndoHead(stored.sheetId(), stored.authorId()));
-        head.moveTo(line);
-        heads.saveAndFlush(head);
-        write(stored.layerId(), entry.fills());
-        return new ChangeOutcome.Made(stored.asMade());
-    }
-
-    private void write(UUID layer, Change change) {
-        List<Swap> laid = change.swaps().stream()
-                .filter(swap -> swap.after() instanceof Fill.Flat)
-                .toList();
-        List<Swap> cleared = change.swaps().stream()
-                .filter(swap -> swap.after() instanceof Fill.None)
-                .toList();
-        if (!laid.isEmpty()) {
-            fills.lay(
-                    layer,
-                    laid.stream().map(Swap::cell).toArray(Integer[]::new),
-                    laid.stream()
-                            .map(swap -> ((Fill.Flat) swap.after()).swatch())
-                            .toArray(UUID[]::new));
-        }
-        if (!cleared.isEmpty()) {
-            fills.clear(layer, cleared.stream().map(Swap::cell).toArray(Integer[]::new));
-        }
+                Fills.of(log.worn(former.id())).becoming(restored));
     }
 }

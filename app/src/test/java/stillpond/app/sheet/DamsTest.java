@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -20,6 +21,8 @@ import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.DamState;
 import stillpond.core.gap.Opening;
 import stillpond.core.gap.Point;
+import stillpond.core.ink.InkSettings;
+import stillpond.core.ink.Pencil;
 
 /** A box with a gap at (300, 100) and a closed one; places in the units of the drawing, 600 x 400, a unit being 5 pixels. */
 class DamsTest {
@@ -80,6 +83,23 @@ class DamsTest {
         step(false);
         assertThat(inOneRegion(500, 150, 500, 250)).isTrue();
         assertThat(worn(500, 200)).isNotEqualTo(Fill.NONE);
+    }
+
+    /** Both sides of the dam wear what they wore, and what was joined stays joined. */
+    @Test
+    void whatWasDrawnByHandIsDrawnAgainOnANewAnalysis() {
+        HandDams hand = pond.bean(HandDams.class);
+        hand.draw(work.project(), sheet, work.account(), List.of(new Point(2250, 1000), new Point(2760, 1025)));
+        lay(500, 150);
+        hand.join(work.project(), sheet, work.account(), List.of(new Point(2500, 1300), new Point(2500, 1600)));
+        assertThat(inOneRegion(500, 250, 500, 350)).isTrue();
+
+        InkSettings darker = new InkSettings(OptionalInt.of(100), OptionalInt.empty(), Pencil.NONE);
+        pond.bean(Recuts.class).reanalyse(work.project(), sheet, work.account(), darker);
+        assertThat(inOneRegion(500, 150, 500, 250)).isFalse();
+        assertThat(worn(500, 150)).isNotEqualTo(Fill.NONE);
+        assertThat(worn(500, 250)).isEqualTo(Fill.NONE);
+        assertThat(inOneRegion(500, 250, 500, 350)).isTrue();
     }
 
     @Test

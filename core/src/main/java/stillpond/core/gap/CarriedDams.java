@@ -8,7 +8,7 @@ import java.util.TreeMap;
 import java.util.stream.IntStream;
 import stillpond.core.ink.Placing;
 
-/** Brings what somebody has said about openings over to the openings of another analysis of the same page. Dams drawn by hand are not found again. */
+/** Brings what somebody has said about openings over to the openings of another analysis of the same page. Dams drawn by hand must have been drawn again before. */
 public final class CarriedDams {
 
     /** Openings whose middles lie within so many stroke widths, or within half their own width, are the same gap. */

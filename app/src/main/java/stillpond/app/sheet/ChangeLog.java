@@ -1,0 +1,114 @@
+package stillpond.app.sheet;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import stillpond.app.sheet.StoredChange.Origin;
+import stillpond.core.fill.Change;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.fill.Swap;
+import stillpond.core.fill.UndoLine;
+
+/** The log of every sheet, each author's place in it, and the fills that it leads to; written together, within the transaction of whoever makes a change. */
+@Component
+class ChangeLog {
+
+    private final ChangeRepository changes;
+    private final UndoHeadRepository heads;
+    private final CellFillRepository fills;
+    private final Clock clock;
+
+    ChangeLog(ChangeRepository changes, UndoHeadRepository heads, CellFillRepository fills, Clock clock) {
+        this.changes = changes;
+        this.heads = heads;
+        this.fills = fills;
+        this.clock = clock;
+    }
+
+    /** A row of the log, and what becomes of the fills of its layer. */
+    record Entry(StoredChange stored, Change fills) {}
+
+    Optional<StoredChange> find(UUID change) {
+        return changes.findById(change);
+    }
+
+    UndoLine<UUID> line(UUID sheet, UUID author) {
+        return heads.findById(new UndoHead.Key(sheet, author))
+                .map(UndoHead::line)
+                .orElse(UndoLine.root());
+    }
+
+    StoredTree tree(UUID sheet, UUID author) {
+        return new StoredTree(changes, sheet, author);
+    }
+
+    /** All that a layer wears. */
+    Map<Integer, Fill> worn(UUID layer) {
+        return fills.findByKeyLayerId(layer).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill));
+    }
+
+    /** What some cells of a layer wear. */
+    Fills current(UUID layer, List<Integer> cells) {
+        return Fills.of(
+                fills.findInLayer(layer, cells).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
+    }
+
+    Origin origin(StoredSheet sheet, UUID layer, UUID author) {
+        return new Origin(sheet.id(), layer, author, sheet.nextRevision(), clock.instant());
+    }
+
+    /** The changes that the author can take back, newest first, and do again, next first; at the most so many of each. */
+    UndoableChanges undoable(UUID sheet, UUID author, int most) {
+        UndoLine<UUID> line = line(sheet, author);
+        StoredTree tree = tree(sheet, author);
+        List<MadeChange> redoable = new ArrayList<>();
+        Optional<UndoLine.Step<UUID>> next = line.redo(tree);
+        while (next.isPresent() && redoable.size() < most) {
+            redoable.add(changes.findById(next.get().change()).orElseThrow().asMade());
+            next = next.get().after().redo(tree);
+        }
+        List<MadeChange> undoable = line.head()
+                .map(head -> changes.findLine(head, most).stream()
+                        .map(StoredChange::asMade)
+                        .toList())
+                .orElse(List.of());
+        return new UndoableChanges(undoable, redoable);
+    }
+
+    ChangeOutcome keep(Entry entry, UndoLine<UUID> line) {
+        StoredChange stored = entry.stored();
+        changes.saveAndFlush(stored);
+        UndoHead.Key key = new UndoHead.Key(stored.sheetId(), stored.authorId());
+        UndoHead head = heads.findById(key).orElseGet(() -> new UndoHead(stored.sheetId(), stored.authorId()));
+        head.moveTo(line);
+        heads.saveAndFlush(head);
+        write(stored.layerId(), entry.fills());
+        return new ChangeOutcome.Made(stored.asMade());
+    }
+
+    void write(UUID layer, Change change) {
+        List<Swap> laid = change.swaps().stream()
+                .filter(swap -> swap.after() instanceof Fill.Flat)
+                .toList();
+        List<Swap> cleared = change.swaps().stream()
+                .filter(swap -> swap.after() instanceof Fill.None)
+                .toList();
+        if (!laid.isEmpty()) {
+            fills.lay(
+                    layer,
+                    laid.stream().map(Swap::cell).toArray(Integer[]::new),
+                    laid.stream()
+                            .map(swap -> ((Fill.Flat) swap.after()).swatch())
+                            .toArray(UUID[]::new));
+        }
+        if (!cleared.isEmpty()) {
+            fills.clear(layer, cleared.stream().map(Swap::cell).toArray(Integer[]::new));
+        }
+    }
+}

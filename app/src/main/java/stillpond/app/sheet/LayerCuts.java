@@ -1,0 +1,124 @@
+package stillpond.app.sheet;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.sheet.ChangeLog.Entry;
+import stillpond.core.cell.CellMap;
+import stillpond.core.cell.CellSplit;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.fill.MovedFills;
+import stillpond.core.fill.UndoLine;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.HandDam;
+
+/** Lets a layer with other cells take the place of the present one, and brings over what was done to it. */
+@Service
+@Transactional
+class LayerCuts {
+
+    private final SheetRepository sheets;
+    private final ChangeLog log;
+    private final LayerSwaps swaps;
+    private final LayerDams layerDams;
+    private final Planes planes;
+
+    LayerCuts(SheetRepository sheets, ChangeLog log, LayerSwaps swaps, LayerDams layerDams, Planes planes) {
+        this.sheets = sheets;
+        this.log = log;
+        this.swaps = swaps;
+        this.layerDams = layerDams;
+        this.planes = planes;
+    }
+
+    /**
+     * Lets line art that was cut anew take the place of a sheet's present layer, and brings its fills over.
+     *
+     * @param before the sheet that the line art was made for
+     * @return the fills that found no place
+     * @throws IllegalArgumentException if somebody else has cut the sheet anew in between
+     */
+    List<Recuts.LostFill> recut(Sheet before, UUID author, LineArt lineArt) {
+        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
+        StoredLayer old = sheet.layer(before.frontLayer().id());
+        if (!old.isCurrent()) {
+            throw new IllegalArgumentException(
+                    "Somebody else has analysed this sheet anew just now; look at that first.");
+        }
+        StoredLayer fresh = replace(sheet, old, lineArt);
+        MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
+        UUID id = UUID.randomUUID();
+        UndoLine<UUID> line = log.line(sheet.id(), author);
+        StoredChange stored = StoredChange.recut(id, line.head(), log.origin(sheet, fresh.id(), author), old.id());
+        log.keep(new Entry(stored, Fills.none().becoming(moved.fills())), line.made(id));
+        return lost(old.asLayer(), moved.lost());
+    }
+
+    /** Gives a sheet the gaps that were found meanwhile. Nobody asked for it, so it is no step to undo; if the sheet was cut anew in between, nothing happens. */
+    void sharpen(Sheet before, LineArt lineArt) {
+        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
+        StoredLayer old = sheet.layer(before.frontLayer().id());
+        if (old.isCurrent()) {
+            StoredLayer fresh = replace(sheet, old, lineArt);
+            log.write(
+                    fresh.id(),
+                    Fills.none()
+                            .becoming(
+                                    swaps.moved(old.asLayer(), fresh.asLayer()).fills()));
+        }
+    }
+
+    private StoredLayer replace(StoredSheet sheet, StoredLayer old, LineArt lineArt) {
+        StoredLayer analysed = new StoredLayer(old.position(), lineArt.keepIn(planes));
+        StoredLayer fresh =
+                layerDams.withHandDams(old.asLayer(), analysed, () -> swaps.placing(analysed.asLayer(), old.asLayer()));
+        sheet.addLayer(fresh);
+        sheet.replace(old, fresh);
+        sheets.saveAndFlush(sheet);
+        layerDams.carry(old.asLayer(), fresh, () -> swaps.placing(fresh.asLayer(), old.asLayer()));
+        return fresh;
+    }
+
+    /** Lets a layer whose cells a dam drawn by hand has split take the place of the present one; the parts of a cell wear what it wore. */
+    void split(Sheet before, UUID author, HandDam.Parted parted) {
+        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
+        StoredLayer old = sheet.layer(before.frontLayer().id());
+        if (!old.isCurrent()) {
+            throw new IllegalArgumentException(SheetChanges.ANALYSED_ANEW);
+        }
+        StoredLayer fresh = old.splitInto(SplitPlanes.of(parted.openings(), old.asLayer(), planes));
+        sheet.addLayer(fresh);
+        sheet.replace(old, fresh);
+        sheets.saveAndFlush(sheet);
+        layerDams.copy(old.asLayer(), fresh, parted.dam());
+        Map<Integer, Fill> worn = new HashMap<>(log.worn(old.id()));
+        for (CellSplit.Parts split : parted.split()) {
+            if (worn.containsKey(split.cell())) {
+                split.parts().forEach(part -> worn.put(part, worn.get(split.cell())));
+            }
+        }
+        UUID id = UUID.randomUUID();
+        UndoLine<UUID> line = log.line(sheet.id(), author);
+        StoredChange stored = StoredChange.recut(id, line.head(), log.origin(sheet, fresh.id(), author), old.id());
+        log.keep(new Entry(stored, Fills.none().becoming(Fills.of(worn))), line.made(id));
+    }
+
+    private List<Recuts.LostFill> lost(Layer layer, List<Integer> cells) {
+        if (cells.isEmpty()) {
+            return List.of();
+        }
+        Fills worn = log.current(layer.id(), cells);
+        CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
+        return cells.stream()
+                .map(map.cells()::get)
+                .map(cell -> new Recuts.LostFill(
+                        ((Fill.Flat) worn.of(cell.number())).swatch(),
+                        (cell.deepestX() + 0.5) / layer.widthPx(),
+                        (cell.deepestY() + 0.5) / layer.heightPx()))
+                .toList();
+    }
+}
