@@ -57,7 +57,8 @@ public record Srgb(int red, int green, int blue) {
 
     /** Relative luminance, 0 (black) to 1 (white), as WCAG 2.2 defines it. */
     public double relativeLuminance() {
-        return 0.2126 * linear(red) + 0.7152 * linear(green) + 0.0722 * linear(blue);
+        LinearRgb light = LinearRgb.of(this);
+        return 0.2126 * light.red() + 0.7152 * light.green() + 0.0722 * light.blue();
     }
 
     /** Contrast ratio with another colour, 1 to 21, as WCAG 2.2 defines it. */
@@ -65,11 +66,6 @@ public record Srgb(int red, int green, int blue) {
         double mine = relativeLuminance() + 0.05;
         double others = other.relativeLuminance() + 0.05;
         return Math.max(mine, others) / Math.min(mine, others);
-    }
-
-    private static double linear(int channel) {
-        double encoded = channel / 255.0;
-        return encoded <= 0.04045 ? encoded / 12.92 : Math.pow((encoded + 0.055) / 1.055, 2.4);
     }
 
     private static void requireChannel(String name, int value) {

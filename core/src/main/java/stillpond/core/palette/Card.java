@@ -1,5 +1,6 @@
 package stillpond.core.palette;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import stillpond.core.colour.Srgb;
@@ -8,11 +9,30 @@ import stillpond.core.colour.Srgb;
  * The named colours of one character, place or prop, in the user's order.
  *
  * @param subject what the card is of, in a word or two ("oilskins", "place"); may be empty
+ * @param kind what the card is for
+ * @param locked whether only the lead may change it
  */
-public record Card(UUID id, String name, String subject, List<Swatch> swatches) {
+public record Card(UUID id, String name, String subject, Kind kind, boolean locked, List<Swatch> swatches) {
+
+    /** What a card is for. */
+    public enum Kind {
+        /** A character, place or prop. */
+        CAST,
+        /** White, grey and black, which every project has. */
+        NEUTRALS,
+        /** Colours tried out that are on no card yet. */
+        LOOSE
+    }
 
     public Card {
         swatches = List.copyOf(swatches);
+        if (name.isBlank()) {
+            throw new IllegalArgumentException("A card needs a name.");
+        }
+    }
+
+    public Card(UUID id, String name, String subject, List<Swatch> swatches) {
+        this(id, name, subject, Kind.CAST, false, swatches);
     }
 
     /** The plain neutrals that every project has. */
@@ -21,14 +41,46 @@ public record Card(UUID id, String name, String subject, List<Swatch> swatches) 
                 UUID.randomUUID(),
                 "Neutrals",
                 "",
+                Kind.NEUTRALS,
+                true,
                 List.of(
                         new Swatch(UUID.randomUUID(), "White", new Srgb(255, 255, 255)),
                         new Swatch(UUID.randomUUID(), "Grey", new Srgb(128, 128, 128)),
                         new Swatch(UUID.randomUUID(), "Black", new Srgb(0, 0, 0))));
     }
 
-    /** Whether all its colours are greys. */
+    public static Card loose() {
+        return new Card(UUID.randomUUID(), "Loose colours", "on no card yet", Kind.LOOSE, false, List.of());
+    }
+
     public boolean isNeutral() {
-        return swatches.stream().allMatch(swatch -> swatch.colour().isGrey());
+        return kind == Kind.NEUTRALS;
+    }
+
+    public boolean isLoose() {
+        return kind == Kind.LOOSE;
+    }
+
+    Card with(List<Swatch> others) {
+        return new Card(id, name, subject, kind, locked, others);
+    }
+
+    Card named(String newName, String newSubject) {
+        return new Card(id, newName, newSubject, kind, locked, swatches);
+    }
+
+    Card locked(boolean lock) {
+        return new Card(id, name, subject, kind, lock, swatches);
+    }
+
+    /** With a swatch at a place, counted from 0; beyond the end it comes last. */
+    Card inserting(Swatch swatch, int at) {
+        List<Swatch> others = new ArrayList<>(swatches);
+        others.add(Math.min(Math.max(0, at), others.size()), swatch);
+        return with(others);
+    }
+
+    Card without(UUID swatch) {
+        return with(swatches.stream().filter(each -> !each.id().equals(swatch)).toList());
     }
 }

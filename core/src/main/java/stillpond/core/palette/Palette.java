@@ -1,18 +1,24 @@
 package stillpond.core.palette;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import stillpond.core.colour.Srgb;
 
-/** The cards of a project, and the colour that each swatch has now. */
+/** The cards of a project, and the colour that each swatch has now: a tied one follows its source, through any number of ties. */
 public final class Palette {
 
     private final List<Card> cards;
     private final Map<UUID, Swatch> swatches = new HashMap<>();
+    private final Map<UUID, Srgb> colours = new HashMap<>();
 
+    /** @throws IllegalArgumentException with a message for the user if ties go round in a circle or lead nowhere */
     public Palette(List<Card> cards) {
         this.cards = List.copyOf(cards);
         for (Card card : cards) {
@@ -20,18 +26,119 @@ public final class Palette {
                 swatches.put(swatch.id(), swatch);
             }
         }
+        swatches.keySet().forEach(swatch -> resolve(swatch, new LinkedHashSet<>()));
     }
 
     public List<Card> cards() {
         return cards;
     }
 
+    public Optional<Card> card(UUID id) {
+        return cards.stream().filter(card -> card.id().equals(id)).findFirst();
+    }
+
+    public Optional<Card> cardOf(UUID swatch) {
+        return cards.stream()
+                .filter(card ->
+                        card.swatches().stream().anyMatch(each -> each.id().equals(swatch)))
+                .findFirst();
+    }
+
     public boolean has(UUID swatch) {
         return swatches.containsKey(swatch);
     }
 
+    public Optional<Swatch> swatch(UUID id) {
+        return Optional.ofNullable(swatches.get(id));
+    }
+
     /** The colour of a swatch; empty if no card here has it. */
     public Optional<Srgb> colourOf(UUID swatch) {
-        return Optional.ofNullable(swatches.get(swatch)).map(Swatch::colour);
+        return Optional.ofNullable(colours.get(swatch));
+    }
+
+    /** The swatches whose colour changes when one does: itself, and all that follow it. */
+    public Set<UUID> followersOf(UUID swatch) {
+        Set<UUID> followers = new LinkedHashSet<>(Set.of(swatch));
+        boolean grew = true;
+        while (grew) {
+            grew = false;
+            for (Swatch each : swatches.values()) {
+                boolean follows = each.paint() instanceof Paint.Tied tied
+                        && (followers.contains(tied.source())
+                                || tied.tie()
+                                        .other()
+                                        .filter(followers::contains)
+                                        .isPresent());
+                grew |= follows && followers.add(each.id());
+            }
+        }
+        return followers;
+    }
+
+    /** The palette after an edit. @throws IllegalArgumentException with a message for the user if it cannot be made */
+    public Palette after(PaletteEdit edit) {
+        return edit.on(this);
+    }
+
+    Palette replacing(UUID card, UnaryOperator<Card> by) {
+        return new Palette(cards.stream()
+                .map(each -> each.id().equals(card) ? by.apply(each) : each)
+                .toList());
+    }
+
+    Palette with(Card card) {
+        List<Card> more = new ArrayList<>(cards);
+        more.add(card);
+        return new Palette(more);
+    }
+
+    Card require(UUID card) {
+        return card(card).orElseThrow(() -> new IllegalArgumentException("This card is not there any more."));
+    }
+
+    Card requireCardOf(UUID swatch) {
+        return cardOf(swatch).orElseThrow(() -> new IllegalArgumentException("This swatch is not there any more."));
+    }
+
+    private Srgb resolve(UUID id, Set<UUID> onTheWay) {
+        Srgb known = colours.get(id);
+        if (known != null) {
+            return known;
+        }
+        Swatch swatch = swatches.get(id);
+        if (swatch == null) {
+            throw new IllegalArgumentException("A swatch is tied to one that is not there any more.");
+        }
+        if (!onTheWay.add(id)) {
+            throw new IllegalArgumentException("This tie would go round in a circle: " + chain(onTheWay, id) + ".");
+        }
+        Srgb colour = resolve(swatch.paint(), onTheWay);
+        onTheWay.remove(id);
+        colours.put(id, colour);
+        return colour;
+    }
+
+    private Srgb resolve(Paint paint, Set<UUID> onTheWay) {
+        if (paint instanceof Paint.Process process) {
+            return process.colour();
+        }
+        if (paint instanceof Paint.Spot spot) {
+            return spot.standIn();
+        }
+        Paint.Tied tied = (Paint.Tied) paint;
+        return tied.tie().of(resolve(tied.source(), onTheWay), other -> resolve(other, onTheWay));
+    }
+
+    /** The names on the way from a swatch back to itself. */
+    private String chain(Set<UUID> onTheWay, UUID back) {
+        List<String> names = new ArrayList<>();
+        for (UUID each : onTheWay) {
+            if (!names.isEmpty() || each.equals(back)) {
+                names.add(swatches.get(each).name());
+            }
+        }
+        names.add(swatches.get(back).name());
+        return String.join(" follows ", names);
     }
 }

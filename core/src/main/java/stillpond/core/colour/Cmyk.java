@@ -1,0 +1,11 @@
+package stillpond.core.colour;
+
+/**
+ * Shares of the four process inks under some {@link PrintCondition}.
+ *
+ * @param cyan 0 to 1
+ * @param magenta 0 to 1
+ * @param yellow 0 to 1
+ * @param black 0 to 1
+ */
+public record Cmyk(double cyan, double magenta, double yellow, double black) {}

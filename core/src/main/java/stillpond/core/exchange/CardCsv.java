@@ -1,0 +1,148 @@
+package stillpond.core.exchange;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+import stillpond.core.colour.Srgb;
+import stillpond.core.exchange.Arrival.Problem;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Paint;
+import stillpond.core.palette.Palette;
+import stillpond.core.palette.Swatch;
+
+/** Cards as a table of comma-separated values (RFC 4180). What we write is safe to open in a spreadsheet: no field can be taken for a formula. */
+public final class CardCsv {
+
+    private static final String[] COLUMNS = {"card", "name", "part", "colour", "spot", "follows", "how", "note"};
+    private static final String FORMULA_STARTS = "=+-@\t\r";
+
+    private CardCsv() {}
+
+    public static byte[] write(List<Card> cards, Palette palette) {
+        StringBuilder out = new StringBuilder("\uFEFF");
+        try (CSVPrinter printer = new CSVPrinter(
+                out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
+            for (Card card : cards) {
+                for (Swatch swatch : card.swatches()) {
+                    printer.printRecord(row(card, swatch, palette));
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static Object[] row(Card card, Swatch swatch, Palette palette) {
+        String spot = swatch.paint() instanceof Paint.Spot each ? each.ink() : "";
+        Optional<Paint.Tied> tied = swatch.paint() instanceof Paint.Tied each ? Optional.of(each) : Optional.empty();
+        String follows = tied.flatMap(each -> palette.swatch(each.source()))
+                .map(Swatch::name)
+                .orElse("");
+        return new Object[] {
+            safe(card.name()),
+            safe(swatch.name()),
+            safe(swatch.part()),
+            palette.colourOf(swatch.id()).orElseThrow().hex(),
+            safe(spot),
+            safe(follows),
+            tied.map(each -> each.tie().words()).map(CardCsv::safe).orElse(""),
+            safe(swatch.note())
+        };
+    }
+
+    /** A leading apostrophe makes a spreadsheet take a field for text. */
+    private static String safe(String field) {
+        return !field.isEmpty() && FORMULA_STARTS.indexOf(field.charAt(0)) >= 0 ? "'" + field : field;
+    }
+
+    private static String unsafe(String field) {
+        boolean wasMadeSafe =
+                field.length() > 1 && field.charAt(0) == '\'' && FORMULA_STARTS.indexOf(field.charAt(1)) >= 0;
+        return wasMadeSafe ? field.substring(1) : field;
+    }
+
+    /**
+     * Reads a table with at least the columns name and colour, separated by commas, semicolons or tabs. Ties come in as colours: a table has no place for them.
+     *
+     * @throws UnreadableCards if it is no such table
+     */
+    public static Arrival read(byte[] file) {
+        String text = new String(file, StandardCharsets.UTF_8).replaceFirst("^\uFEFF", "");
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter(text))
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .setIgnoreHeaderCase(true)
+                .setIgnoreEmptyLines(true)
+                .setTrim(true)
+                .setAllowMissingColumnNames(true)
+                .get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+            for (String column : List.of("name", "colour")) {
+                if (parser.getHeaderNames().stream().noneMatch(column::equalsIgnoreCase)) {
+                    throw new UnreadableCards("The first line names the columns; it needs 'name' and 'colour', and '"
+                            + column + "' is missing.");
+                }
+            }
+            return rows(parser);
+        } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
+            throw new UnreadableCards("This is no table of comma-separated values: " + e.getMessage());
+        }
+    }
+
+    private static Arrival rows(CSVParser parser) {
+        Map<String, List<Swatch>> byCard = new LinkedHashMap<>();
+        List<Problem> problems = new ArrayList<>();
+        int count = 0;
+        for (CSVRecord row : parser) {
+            String place = "line " + (parser.getCurrentLineNumber());
+            String name = field(row, "name");
+            Optional<Srgb> colour = ColourText.ofHex(field(row, "colour"));
+            if (name.isBlank() || name.length() > 120) {
+                problems.add(new Problem(place, "It has no name, or one of more than 120 letters."));
+            } else if (colour.isEmpty()) {
+                problems.add(new Problem(place, "'" + field(row, "colour") + "' is no colour such as #2f6f5e."));
+            } else if (++count > Arrival.MOST_SWATCHES) {
+                throw new UnreadableCards(
+                        "This table has more than " + Arrival.MOST_SWATCHES + " colours. Nothing was taken over.");
+            } else {
+                String spot = field(row, "spot");
+                Paint paint = spot.isBlank() ? new Paint.Process(colour.get()) : new Paint.Spot(spot, colour.get());
+                String card = field(row, "card").isBlank() ? "Table" : field(row, "card");
+                byCard.computeIfAbsent(card, any -> new ArrayList<>())
+                        .add(new Swatch(UUID.randomUUID(), name, field(row, "part"), field(row, "note"), paint));
+            }
+        }
+        List<Card> cards = byCard.entrySet().stream()
+                .map(each -> new Card(UUID.randomUUID(), each.getKey(), "", each.getValue()))
+                .toList();
+        return new Arrival(cards, problems);
+    }
+
+    private static String field(CSVRecord row, String column) {
+        return row.isMapped(column) && row.isSet(column) ? unsafe(row.get(column)) : "";
+    }
+
+    /** Whichever of the usual separators the first line has most of. */
+    private static String delimiter(String text) {
+        String first = text.lines().findFirst().orElse("");
+        String best = ",";
+        for (String each : List.of(";", "\t")) {
+            best = first.split(each, -1).length > first.split(best, -1).length ? each : best;
+        }
+        return best;
+    }
+}

@@ -1,0 +1,11 @@
+package stillpond.core.exchange;
+
+/** A file of cards that cannot be read at all; the message is for the user. */
+public class UnreadableCards extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    public UnreadableCards(String message) {
+        super(message);
+    }
+}

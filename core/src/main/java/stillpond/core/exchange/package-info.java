@@ -1,0 +1,2 @@
+/** Cards in files: out to a colleague, and in again. */
+package stillpond.core.exchange;

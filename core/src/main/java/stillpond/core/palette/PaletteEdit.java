@@ -1,0 +1,175 @@
+package stillpond.core.palette;
+
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import stillpond.core.colour.Srgb;
+
+/** One act on the palette of a project. */
+public sealed interface PaletteEdit {
+
+    /** The palette afterwards. @throws IllegalArgumentException with a message for the user if it cannot be made */
+    Palette on(Palette palette);
+
+    /** What it does, in a few words for the history. */
+    String words();
+
+    /** The cards that it changes; one that is locked is for the lead alone. */
+    Set<UUID> touches(Palette palette);
+
+    record AddCard(Card card) implements PaletteEdit {
+        @Override
+        public Palette on(Palette palette) {
+            return palette.with(card);
+        }
+
+        @Override
+        public String words() {
+            return "Added the card " + card.name();
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            return Set.of(card.id());
+        }
+    }
+
+    record NameCard(UUID card, String name, String subject) implements PaletteEdit {
+        @Override
+        public Palette on(Palette palette) {
+            palette.require(card);
+            return palette.replacing(card, each -> each.named(name, subject));
+        }
+
+        @Override
+        public String words() {
+            return "Named the card " + name;
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            return Set.of(card);
+        }
+    }
+
+    record LockCard(UUID card, boolean locked) implements PaletteEdit {
+        @Override
+        public Palette on(Palette palette) {
+            palette.require(card);
+            return palette.replacing(card, each -> each.locked(locked));
+        }
+
+        @Override
+        public String words() {
+            return locked ? "Locked a card" : "Unlocked a card";
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            return Set.of(card);
+        }
+    }
+
+    /** @param at its place on the card, from 0 */
+    record Add(UUID card, Swatch swatch, int at) implements PaletteEdit {
+        @Override
+        public Palette on(Palette palette) {
+            palette.require(card);
+            if (palette.has(swatch.id())) {
+                throw new IllegalArgumentException("This swatch is on a card already.");
+            }
+            return palette.replacing(card, each -> each.inserting(swatch, at));
+        }
+
+        @Override
+        public String words() {
+            return "Added " + swatch.name();
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            return Set.of(card);
+        }
+    }
+
+    /** Another name, part, note or paint for the swatch of the same id. */
+    record Change(Swatch swatch) implements PaletteEdit {
+        @Override
+        public Palette on(Palette palette) {
+            Card card = palette.requireCardOf(swatch.id());
+            List<Swatch> others = card.swatches().stream()
+                    .map(each -> each.id().equals(swatch.id()) ? swatch : each)
+                    .toList();
+            return palette.replacing(card.id(), each -> each.with(others));
+        }
+
+        @Override
+        public String words() {
+            return "Changed " + swatch.name();
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            return Set.of(palette.requireCardOf(swatch.id()).id());
+        }
+    }
+
+    /** To another place, perhaps on another card. */
+    record Move(UUID swatch, UUID card, int at) implements PaletteEdit {
+        @Override
+        public Palette on(Palette palette) {
+            Card from = palette.requireCardOf(swatch);
+            palette.require(card);
+            Swatch moved = palette.swatch(swatch).orElseThrow();
+            List<Card> cards = palette.cards().stream()
+                    .map(each -> each.id().equals(from.id()) ? each.without(swatch) : each)
+                    .map(each -> each.id().equals(card) ? each.inserting(moved, at) : each)
+                    .toList();
+            return new Palette(cards);
+        }
+
+        @Override
+        public String words() {
+            return "Moved a swatch";
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            return Set.of(palette.requireCardOf(swatch).id()).contains(card)
+                    ? Set.of(card)
+                    : Set.of(palette.requireCardOf(swatch).id(), card);
+        }
+    }
+
+    /** Swatches that follow it keep the colour that they have, as one of their own. */
+    record Remove(UUID swatch) implements PaletteEdit {
+        @Override
+        public Palette on(Palette palette) {
+            palette.requireCardOf(swatch);
+            return new Palette(palette.cards().stream()
+                    .map(card -> card.without(swatch))
+                    .map(card -> card.with(card.swatches().stream()
+                            .map(each -> untied(each, palette))
+                            .toList()))
+                    .toList());
+        }
+
+        private Swatch untied(Swatch each, Palette palette) {
+            boolean follows = each.paint() instanceof Paint.Tied tied
+                    && (tied.source().equals(swatch)
+                            || tied.tie().other().filter(swatch::equals).isPresent());
+            Srgb now = palette.colourOf(each.id()).orElseThrow();
+            return follows ? each.painted(new Paint.Process(now)) : each;
+        }
+
+        @Override
+        public String words() {
+            return "Removed a swatch";
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            return Set.of(palette.requireCardOf(swatch).id());
+        }
+    }
+}
