@@ -25,6 +25,8 @@ import type { DeskState } from "./model/state";
 import { settledSinceAsked } from "./model/outbox";
 import { Work } from "./model/work";
 import { dropPebbles } from "./shore/drag";
+import { Live } from "../shared/live";
+import { Mixing } from "./shore/mixing";
 import { Shore } from "./shore/shore";
 import { Carried } from "./view/carried";
 import { keepView } from "./view/kept-view";
@@ -66,6 +68,14 @@ async function open(): Promise<void> {
 
   const hand = new Hand(regions, fills, work, view);
   const shore = new Shore(hand, fills);
+  const live = new Live(path.split("/")[2]!);
+  const mixing = new Mixing(path, hand, fills, regions, work, view, shore, live);
+  live.onSheet((sheet, author) => {
+    // Changes of one's own are answered; those of somebody else are fetched.
+    if (sheet === state.sheet && author !== desk.dataset["person"]) {
+      void work.resync();
+    }
+  });
   const look = new Look(view);
   const lookOnly = () => SMALL_SCREEN.matches;
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
@@ -92,6 +102,7 @@ async function open(): Promise<void> {
     w: () => hand.step(1),
     q: () => hand.step(-1),
     p: () => pockets.take(),
+    x: () => void mixing.open(),
     t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
   };
   const keys = new KeyInput(canvas, hand, view, {
@@ -101,6 +112,7 @@ async function open(): Promise<void> {
     },
     escape: () => {
       leak.close();
+      mixing.close();
       damTool.cancel();
       hand.takeTool("fill");
     },

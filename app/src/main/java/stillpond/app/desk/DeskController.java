@@ -10,11 +10,11 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import stillpond.app.account.SignedIn;
+import stillpond.app.palette.CardView;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.shelf.ProjectView;
 import stillpond.app.shelf.ProjectViews;
-import stillpond.core.palette.Card;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The page itself, with what the desk starts with; all else comes through {@link DeskCalls}. */
@@ -59,8 +59,17 @@ class DeskController {
         return "desk/desk";
     }
 
+    /** The cards on the shore alone, for a desk that is open while the palette changes. */
+    @GetMapping("/projects/{project}/sheets/{sheet}/shore")
+    String shore(@PathVariable UUID project, Model model) {
+        ProjectView view = projects.get(project);
+        model.addAttribute("project", view);
+        model.addAttribute("keys", keys(view.cards()));
+        return "desk/shore :: cards";
+    }
+
     /** The digits, in the order in which they lie on the keyboard, go to the first ten swatches that are no neutrals. */
-    private static Map<UUID, String> keys(List<Card> cards) {
+    private static Map<UUID, String> keys(List<CardView> cards) {
         Map<UUID, String> keys = new HashMap<>();
         cards.stream()
                 .filter(card -> !card.isNeutral())

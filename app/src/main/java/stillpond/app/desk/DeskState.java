@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
+import stillpond.app.palette.CardView;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.UndoableChanges;
@@ -15,7 +16,6 @@ import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.gap.Dams;
 import stillpond.core.ink.InkSettings;
-import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 
 /** Everything the desk needs to show a sheet, but for its planes. */
@@ -56,9 +56,10 @@ record DeskState(
         }
     }
 
-    record CardState(UUID id, String name, String subject, List<SwatchState> swatches) {}
+    record CardState(UUID id, String name, String subject, boolean loose, boolean locked, List<SwatchState> swatches) {}
 
-    record SwatchState(UUID id, String name, String colour) {}
+    /** @param paint see the paint of a swatch in the core */
+    record SwatchState(UUID id, String name, String colour, String paint) {}
 
     static DeskState of(Sheet sheet, List<Fills> fills, List<Dams> dams, Palette palette, UndoableChanges undoable) {
         String planes = "/projects/" + sheet.project() + "/sheets/" + sheet.id() + "/planes/";
@@ -70,7 +71,7 @@ record DeskState(
                 sheet.id(),
                 sheet.title(),
                 layers,
-                palette.cards().stream().map(DeskState::card).toList(),
+                cards(palette),
                 undoable.undoable().stream().map(ChangeAnswer::of).toList(),
                 undoable.redoable().stream().map(ChangeAnswer::of).toList());
     }
@@ -112,14 +113,21 @@ record DeskState(
                 cellsByFill);
     }
 
-    private static CardState card(Card card) {
-        return new CardState(
-                card.id(),
-                card.name(),
-                card.subject(),
-                card.swatches().stream()
-                        .map(swatch -> new SwatchState(
-                                swatch.id(), swatch.name(), swatch.colour().hex()))
-                        .toList());
+    static List<CardState> cards(Palette palette) {
+        return CardView.of(palette).stream()
+                .map(card -> new CardState(
+                        card.id(),
+                        card.name(),
+                        card.subject(),
+                        card.isLoose(),
+                        card.locked(),
+                        card.swatches().stream()
+                                .map(swatch -> new SwatchState(
+                                        swatch.id(),
+                                        swatch.name(),
+                                        swatch.colour().hex(),
+                                        swatch.paint()))
+                                .toList()))
+                .toList();
     }
 }

@@ -1,6 +1,7 @@
 package stillpond.app.export;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -10,6 +11,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
@@ -18,6 +20,7 @@ import stillpond.app.sheet.SheetPictures;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.format.PngWriter;
 import stillpond.core.ink.Picture;
+import stillpond.core.palette.Palette;
 
 @RestController
 @RequestMapping("/projects/{project}/sheets/{sheet}")
@@ -31,16 +34,24 @@ class PictureController {
         this.pictures = pictures;
     }
 
-    /** For tiles and strips; asked for again each time, since a fill or a swatch may have changed, but painted only then. */
+    /**
+     * For tiles and strips; asked for again each time, since a fill or a swatch may have changed, but painted only then.
+     *
+     * @param tried swatches to be shown in other colours, each as its id and a hex code
+     */
     @GetMapping("/small.png")
     ResponseEntity<StreamingResponseBody> small(
-            @PathVariable UUID project, @PathVariable UUID sheet, WebRequest request) {
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam(name = "try", defaultValue = "") List<String> tried,
+            WebRequest request) {
         Sheet present = sheets.get(project, sheet);
-        String version = '"' + pictures.smallVersion(present) + '"';
+        Palette palette = pictures.palette(present, tried);
+        String version = '"' + pictures.smallVersion(present, palette) + '"';
         if (request.checkNotModified(version)) {
             return null;
         }
-        Picture picture = pictures.small(present);
+        Picture picture = pictures.small(present, palette);
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache().cachePrivate())
                 .eTag(version)

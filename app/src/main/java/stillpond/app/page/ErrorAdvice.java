@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.ModelAndView;
+import stillpond.core.exchange.UnreadableCards;
 import stillpond.core.format.UnreadableFile;
 
 /** Turns what went wrong into a problem detail (RFC 9457) for scripts, or into a page for people. */
@@ -35,6 +36,11 @@ class ErrorAdvice {
 
     @ExceptionHandler(UnreadableFile.class)
     Object unreadable(UnreadableFile problem, HttpServletRequest request) {
+        return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, problem.getMessage());
+    }
+
+    @ExceptionHandler(UnreadableCards.class)
+    Object unreadableCards(UnreadableCards problem, HttpServletRequest request) {
         return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, problem.getMessage());
     }
 

@@ -1,23 +1,52 @@
 package stillpond.app.palette;
 
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.project.ProjectStarted;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
+import stillpond.core.palette.PaletteEdit;
+import stillpond.core.palette.Swatch;
+import tools.jackson.databind.json.JsonMapper;
 
-/** The palette of each project. */
+/** The palette of each project: every change is one row of its log and can be taken back by whoever made it. */
 @Service
 @Transactional
 public class Palettes {
 
     private final CardRepository cards;
+    private final PaletteChangeRepository changes;
+    private final ApplicationEventPublisher events;
+    private final JsonMapper json;
+    private final Clock clock;
 
-    Palettes(CardRepository cards) {
+    Palettes(
+            CardRepository cards,
+            PaletteChangeRepository changes,
+            ApplicationEventPublisher events,
+            JsonMapper json,
+            Clock clock) {
         this.cards = cards;
+        this.changes = changes;
+        this.events = events;
+        this.json = json;
+        this.clock = clock;
     }
+
+    /** A change that was made. */
+    public record Made(UUID id, String words) {}
 
     @Transactional(readOnly = true)
     public Palette of(UUID project) {
@@ -31,8 +60,137 @@ public class Palettes {
         add(started.project(), Card.neutrals());
     }
 
-    /** Adds a card behind the others. */
+    /** Adds a card behind the others, without a step to undo: for what a project begins with. */
     public void add(UUID project, Card card) {
-        cards.save(new StoredCard(project, cards.countByProjectId(project), card));
+        cards.lock(project);
+        Palette before = of(project);
+        write(project, before, before.after(new PaletteEdit.AddCard(card)));
+    }
+
+    /**
+     * Makes edits, in their order, as one change.
+     *
+     * @param mayUnlock whether the author may change locked cards
+     * @throws IllegalArgumentException with a message for the user; then nothing is changed
+     */
+    public Made change(UUID project, UUID author, boolean mayUnlock, List<PaletteEdit> edits) {
+        cards.lock(project);
+        Palette before = of(project);
+        Palette after = before;
+        for (PaletteEdit edit : edits) {
+            requireAllowed(edit, after, mayUnlock);
+            after = after.after(edit);
+        }
+        String words = edits.get(0).words();
+        StoredPaletteChange change = new StoredPaletteChange(
+                UUID.randomUUID(), project, author, clock.instant(), words, text(before, after), text(after, before));
+        changes.save(change);
+        write(project, before, after);
+        events.publishEvent(new PaletteChanged(project));
+        return new Made(change.id(), words);
+    }
+
+    private static void requireAllowed(PaletteEdit edit, Palette palette, boolean mayUnlock) {
+        boolean isLocked = edit.touches(palette).stream()
+                .map(palette::card)
+                .flatMap(Optional::stream)
+                .anyMatch(Card::locked);
+        if (!mayUnlock && (isLocked || edit instanceof PaletteEdit.LockCard)) {
+            throw new IllegalArgumentException("This card is locked: only the lead changes it. Nothing was changed.");
+        }
+    }
+
+    /** What the author would take back next. */
+    @Transactional(readOnly = true)
+    public Optional<Made> undoable(UUID project, UUID author) {
+        return latest(project, author).map(change -> new Made(change.id(), change.words()));
+    }
+
+    /**
+     * Takes the author's latest change back, everywhere.
+     *
+     * @throws IllegalArgumentException if there is none, or the cards were changed again since
+     */
+    public Made undo(UUID project, UUID author) {
+        cards.lock(project);
+        StoredPaletteChange change = latest(project, author)
+                .orElseThrow(() -> new IllegalArgumentException("There is no change of yours to take back."));
+        List<CardText> formerly = List.of(json.readValue(change.before(), CardText[].class));
+        List<CardText> then = List.of(json.readValue(change.after(), CardText[].class));
+        Palette now = of(project);
+        Map<UUID, Card> asChanged = then.stream().collect(Collectors.toMap(CardText::id, CardText::asCard));
+        boolean changedSince = asChanged.values().stream()
+                .anyMatch(card -> !now.card(card.id()).equals(Optional.of(card)));
+        if (changedSince) {
+            throw new IllegalArgumentException(
+                    "Somebody has changed this card since, so your change cannot simply be taken back.");
+        }
+        Palette restored = restored(now, formerly, asChanged.keySet());
+        change.undo();
+        changes.save(change);
+        write(project, now, restored);
+        events.publishEvent(new PaletteChanged(project));
+        return new Made(change.id(), change.words());
+    }
+
+    private static Palette restored(Palette now, List<CardText> formerly, Set<UUID> changed) {
+        List<Card> cards = new ArrayList<>(now.cards().stream()
+                .filter(card -> !changed.contains(card.id()))
+                .toList());
+        formerly.stream()
+                .sorted((a, b) -> Integer.compare(a.position(), b.position()))
+                .forEach(card -> cards.add(Math.min(card.position(), cards.size()), card.asCard()));
+        return new Palette(cards);
+    }
+
+    private Optional<StoredPaletteChange> latest(UUID project, UUID author) {
+        return changes.findFirstByProjectIdAndAuthorIdAndUndoneFalseOrderByMadeAtDesc(project, author);
+    }
+
+    /** The cards of one palette that are not the same in another. */
+    private String text(Palette palette, Palette other) {
+        List<CardText> different = new ArrayList<>();
+        for (int i = 0; i < palette.cards().size(); i++) {
+            Card card = palette.cards().get(i);
+            if (!other.card(card.id()).equals(Optional.of(card))) {
+                different.add(CardText.of(card, i));
+            }
+        }
+        return json.writeValueAsString(different);
+    }
+
+    private void write(UUID project, Palette before, Palette after) {
+        Map<UUID, Card> old = before.cards().stream().collect(Collectors.toMap(Card::id, Function.identity()));
+        Set<UUID> kept = new HashSet<>();
+        for (int i = 0; i < after.cards().size(); i++) {
+            Card card = after.cards().get(i);
+            card.swatches().forEach(swatch -> kept.add(swatch.id()));
+            Card former = old.remove(card.id());
+            if (!card.equals(former)) {
+                String kind = card.kind().name();
+                cards.write(card.id(), project, card.name(), card.subject(), kind, card.locked(), i);
+                writeSwatches(card);
+            }
+        }
+        before.cards().stream()
+                .flatMap(card -> card.swatches().stream())
+                .map(Swatch::id)
+                .filter(swatch -> !kept.contains(swatch))
+                .forEach(cards::removeSwatch);
+        old.keySet().forEach(cards::remove);
+    }
+
+    private void writeSwatches(Card card) {
+        for (int i = 0; i < card.swatches().size(); i++) {
+            Swatch swatch = card.swatches().get(i);
+            cards.writeSwatch(
+                    swatch.id(),
+                    card.id(),
+                    swatch.name(),
+                    swatch.part(),
+                    swatch.note(),
+                    swatch.paint().text(),
+                    i);
+        }
     }
 }

@@ -1,7 +1,8 @@
 package stillpond.app.palette;
 
-import jakarta.persistence.CascadeType;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
@@ -11,11 +12,15 @@ import jakarta.persistence.Table;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.SQLRestriction;
 import stillpond.core.palette.Card;
-import stillpond.core.palette.Swatch;
 
+/** A card as it is read; {@link CardRepository} writes cards and swatches by statements of its own, since swatches move between cards and come back. */
 @Entity
+@Immutable
 @Table(name = "card")
+@SQLRestriction("removed_at is null")
 class StoredCard {
 
     @Id
@@ -25,24 +30,17 @@ class StoredCard {
     private String name;
     private String subject;
     private int position;
+    private boolean locked;
 
-    @OneToMany(cascade = CascadeType.ALL, orphanRemoval = true, fetch = FetchType.LAZY)
-    @JoinColumn(name = "card_id", nullable = false, updatable = false)
+    @Enumerated(EnumType.STRING)
+    private Card.Kind kind;
+
+    @OneToMany(fetch = FetchType.LAZY)
+    @JoinColumn(name = "card_id")
     @OrderBy("position")
     private List<StoredSwatch> swatches = new ArrayList<>();
 
     protected StoredCard() {}
-
-    StoredCard(UUID projectId, int position, Card card) {
-        this.id = card.id();
-        this.projectId = projectId;
-        this.name = card.name();
-        this.subject = card.subject();
-        this.position = position;
-        for (Swatch swatch : card.swatches()) {
-            swatches.add(new StoredSwatch(swatch, swatches.size()));
-        }
-    }
 
     int position() {
         return position;
@@ -54,6 +52,11 @@ class StoredCard {
 
     Card asCard() {
         return new Card(
-                id, name, subject, swatches.stream().map(StoredSwatch::asSwatch).toList());
+                id,
+                name,
+                subject,
+                kind,
+                locked,
+                swatches.stream().map(StoredSwatch::asSwatch).toList());
     }
 }

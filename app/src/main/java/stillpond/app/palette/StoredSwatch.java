@@ -4,34 +4,31 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.UUID;
-import stillpond.core.colour.Srgb;
+import org.hibernate.annotations.SQLRestriction;
+import stillpond.core.palette.Paint;
 import stillpond.core.palette.Swatch;
 
 @Entity
 @Table(name = "swatch")
+@SQLRestriction("removed_at is null")
 class StoredSwatch {
 
     @Id
     private UUID id;
 
     private String name;
-    private int srgb;
+    private String part;
+    private String note;
+    private String paint;
     private int position;
 
     protected StoredSwatch() {}
-
-    StoredSwatch(Swatch swatch, int position) {
-        this.id = swatch.id();
-        this.name = swatch.name();
-        this.srgb = swatch.colour().packed();
-        this.position = position;
-    }
 
     int position() {
         return position;
     }
 
     Swatch asSwatch() {
-        return new Swatch(id, name, Srgb.ofPacked(srgb));
+        return new Swatch(id, name, part, note, Paint.ofText(paint));
     }
 }

@@ -49,6 +49,13 @@ public class Projects {
     }
 
     @Transactional(readOnly = true)
+    public boolean isLead(UUID project, UUID account) {
+        return members.findById(new Member.Key(project, account))
+                .filter(member -> member.role() == Role.LEAD)
+                .isPresent();
+    }
+
+    @Transactional(readOnly = true)
     public boolean hasMember(UUID project, UUID account) {
         return members.existsById(new Member.Key(project, account));
     }

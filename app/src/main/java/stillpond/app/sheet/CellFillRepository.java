@@ -15,18 +15,66 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     @Query("select f from CellFill f where f.key.layerId = :layer and f.key.cell in :cells")
     List<CellFill> findInLayer(UUID layer, Collection<Integer> cells);
 
-    /** Lays swatches on cells, {@code swatches[i]} on {@code cells[i]}, over whatever they wore. */
+    /** Lays swatches on cells, {@code swatches[i]} on {@code cells[i]}, over whatever they wore; for a removed swatch what took its place. */
     @Modifying(clearAutomatically = true)
     @NativeQuery("""
             insert into cell_fill (layer_id, cell, swatch_id)
-            select :layer, laid.cell, laid.swatch_id
+            select :layer, laid.cell, coalesce(s.replaced_by, s.id)
             from unnest(cast(:cells as integer[]), cast(:swatches as uuid[])) as laid (cell, swatch_id)
+            join swatch s on s.id = laid.swatch_id
             on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id""")
     void lay(UUID layer, Integer[] cells, UUID[] swatches);
 
     @Modifying(clearAutomatically = true)
     @NativeQuery("delete from cell_fill where layer_id = :layer and cell = any(cast(:cells as integer[]))")
     void clear(UUID layer, Integer[] cells);
+
+    /** How many regions of each sheet wear one of some swatches, somewhere. */
+    @NativeQuery("""
+            select s.id as sheet, s.title as title, count(distinct l.regions[f.cell + 1]) as regions
+            from cell_fill f
+            join layer l on l.id = f.layer_id and l.is_current
+            join sheet s on s.id = l.sheet_id and s.removed_at is null
+            where f.swatch_id = any(cast(:swatches as uuid[]))
+            group by s.id, s.title, s.position order by s.position, s.title""")
+    List<WornRegions> countWearing(UUID[] swatches);
+
+    /** One row of {@link #countWearing}. */
+    interface WornRegions {
+        UUID getSheet();
+
+        String getTitle();
+
+        long getRegions();
+    }
+
+    /** Notes which cells wear a swatch that is removed by a change of the palette. */
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("""
+            insert into rewear (change_id, layer_id, cell, swatch_id)
+            select :change, layer_id, cell, swatch_id from cell_fill where swatch_id = :swatch""")
+    void noteWearing(UUID change, UUID swatch);
+
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("update cell_fill set swatch_id = :other where swatch_id = :swatch")
+    void wearInstead(UUID swatch, UUID other);
+
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("delete from cell_fill where swatch_id = :swatch")
+    void wearNothing(UUID swatch);
+
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("update swatch set replaced_by = :other where id = :swatch or replaced_by = :swatch")
+    void replace(UUID swatch, UUID other);
+
+    /** Puts a removed swatch back where it was worn, but for cells that were given something else since. */
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("""
+            insert into cell_fill (layer_id, cell, swatch_id)
+            select r.layer_id, r.cell, r.swatch_id from rewear r where r.change_id = :change
+            on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id
+            where cell_fill.swatch_id = (select s.replaced_by from swatch s where s.id = excluded.swatch_id)""")
+    void wearAgain(UUID change);
 
     /** Lets one layer wear what another with the same cells wears. */
     @Modifying(clearAutomatically = true)

@@ -3,7 +3,7 @@ package stillpond.app.sheet;
 import java.util.regex.Pattern;
 
 /** A title made from the name of a file, which is only ever shown, never used as a path. */
-final class FileTitle {
+public final class FileTitle {
 
     static final int MAX_LENGTH = 120;
 
@@ -15,7 +15,7 @@ final class FileTitle {
 
     private FileTitle() {}
 
-    static String of(String fileName) {
+    public static String of(String fileName) {
         String name = PATH.matcher(fileName == null ? "" : fileName).replaceFirst("");
         name = UNPRINTABLE.matcher(name).replaceAll("");
         name = ENDING.matcher(name).replaceFirst("").replace('_', ' ').strip();

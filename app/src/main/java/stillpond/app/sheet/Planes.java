@@ -18,7 +18,7 @@ public class Planes {
     }
 
     /** Keeps some bytes and returns their name; the same bytes are kept once. */
-    String keep(byte[] content) {
+    public String keep(byte[] content) {
         String name = nameOf(content);
         planes.insertIfAbsent(name, content);
         return name;

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
@@ -34,13 +35,21 @@ public class SheetChanges {
     private final Palettes palettes;
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
+    private final ApplicationEventPublisher events;
 
-    SheetChanges(SheetRepository sheets, ChangeLog log, Palettes palettes, LayerSwaps swaps, LayerDams layerDams) {
+    SheetChanges(
+            SheetRepository sheets,
+            ChangeLog log,
+            Palettes palettes,
+            LayerSwaps swaps,
+            LayerDams layerDams,
+            ApplicationEventPublisher events) {
         this.sheets = sheets;
         this.log = log;
         this.palettes = palettes;
         this.swaps = swaps;
         this.layerDams = layerDams;
+        this.events = events;
     }
 
     /**
@@ -50,6 +59,7 @@ public class SheetChanges {
      */
     public ChangeOutcome make(UUID sheetId, UUID author, ChangeRequest request) {
         StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
+        events.publishEvent(new SheetChanged(sheet.projectId(), sheetId, author));
         Optional<StoredChange> earlier = log.find(request.id());
         if (earlier.isPresent()) {
             return answerAgain(earlier.get(), sheet, author);

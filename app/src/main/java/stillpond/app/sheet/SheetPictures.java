@@ -1,14 +1,19 @@
 package stillpond.app.sheet;
 
+import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import stillpond.app.palette.Palettes;
 import stillpond.core.cell.CellPlane;
+import stillpond.core.colour.Srgb;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Paint;
+import stillpond.core.palette.Palette;
 import stillpond.core.render.AddedInk;
 import stillpond.core.render.CellColours;
 import stillpond.core.render.SheetPainter;
@@ -17,6 +22,8 @@ import stillpond.core.render.SmallSheet;
 /** Paints sheets as they are now. */
 @Service
 public class SheetPictures {
+
+    private static final int UUID_LENGTH = 36;
 
     private final Sheets sheets;
     private final Planes planes;
@@ -31,19 +38,28 @@ public class SheetPictures {
     }
 
     /** Changes whenever the small picture of a sheet does. */
-    public String smallVersion(Sheet sheet) {
+    public String smallVersion(Sheet sheet, Palette palette) {
         Layer layer = sheet.frontLayer();
-        return layer.smallInk()
-                + layer.smallCells()
-                + colours(sheet.project(), layer).version();
+        return layer.smallInk() + layer.smallCells() + colours(palette, layer).version();
+    }
+
+    /** The palette of a sheet's project with some swatches in other colours, each given as its id and a hex code. */
+    public Palette palette(Sheet sheet, List<String> tried) {
+        List<Card> cards = palettes.of(sheet.project()).cards();
+        for (String each : tried) {
+            UUID id = UUID.fromString(each.substring(0, UUID_LENGTH));
+            Paint paint = new Paint.Process(Srgb.ofHex(each.substring(UUID_LENGTH)));
+            cards = cards.stream().map(card -> card.painting(id, paint)).toList();
+        }
+        return new Palette(cards);
     }
 
     /** Small enough for a strip of sheets. */
-    public Picture small(Sheet sheet) {
+    public Picture small(Sheet sheet, Palette palette) {
         Layer layer = sheet.frontLayer();
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.smallCells()));
         SmallSheet small = new SmallSheet(cells, PlaneCodec.decodeInk(planes.content(layer.smallInk())));
-        return small.paint(colours(sheet.project(), layer));
+        return small.paint(colours(palette, layer));
     }
 
     /** The flats at full size, without ink and without antialiasing. */
@@ -73,6 +89,10 @@ public class SheetPictures {
     }
 
     private CellColours colours(UUID project, Layer layer) {
-        return CellColours.of(sheets.fills(layer), palettes.of(project), layer.cellCount());
+        return colours(palettes.of(project), layer);
+    }
+
+    private CellColours colours(Palette palette, Layer layer) {
+        return CellColours.of(sheets.fills(layer), palette, layer.cellCount());
     }
 }

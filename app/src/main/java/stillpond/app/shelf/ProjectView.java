@@ -2,11 +2,11 @@ package stillpond.app.shelf;
 
 import java.util.List;
 import java.util.UUID;
+import stillpond.app.palette.CardView;
 import stillpond.app.sheet.Progress;
-import stillpond.core.palette.Card;
 
 /** A project with its scenes and cards. */
-public record ProjectView(UUID id, String title, List<SceneView> scenes, List<Card> cards) {
+public record ProjectView(UUID id, String title, List<SceneView> scenes, List<CardView> cards) {
 
     public List<SheetTile> sheets() {
         return scenes.stream().flatMap(scene -> scene.sheets().stream()).toList();

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Project;
 import stillpond.app.project.Projects;
@@ -40,8 +41,7 @@ public class ProjectViews {
         List<SceneView> scenes = projects.scenes(project.id()).stream()
                 .map(scene -> scene(scene, inProject, progress))
                 .toList();
-        return new ProjectView(
-                project.id(), project.title(), scenes, palettes.of(project.id()).cards());
+        return new ProjectView(project.id(), project.title(), scenes, CardView.of(palettes.of(project.id())));
     }
 
     private static SceneView scene(Scene scene, List<Sheet> inProject, Map<UUID, Progress> progress) {

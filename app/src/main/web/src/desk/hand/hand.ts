@@ -240,7 +240,13 @@ export class Hand {
     return at;
   }
 
+  /** Takes back what is no change of this sheet, if that was done last; returns whether it was. */
+  undoElsewhere: () => boolean = () => false;
+
   undo(): void {
+    if (this.undoElsewhere()) {
+      return;
+    }
     this.tell("Undone", this.work.undo());
   }
 

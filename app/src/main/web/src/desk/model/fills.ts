@@ -13,6 +13,8 @@ export class Fills {
   /** Counts up with every change of a cell. */
   readonly painted = atom(0);
 
+  private readonly tried = new Map<Fill, Rgba>();
+  private readonly triedCells = new Map<number, Rgba>();
   private fillOfCell: Fill[];
   private readonly swatches = new Map<Fill, Swatch>();
   private readonly colours = new Map<Fill, Rgba>([[NO_FILL, CLEAR]]);
@@ -24,10 +26,37 @@ export class Fills {
     cards: Card[],
   ) {
     this.fillOfCell = new Array<Fill>(cellCount).fill(NO_FILL);
+    this.learn(cards);
+  }
+
+  /** Takes over the cards as they are now; whatever wears their swatches is painted again. */
+  learn(cards: readonly Pick<Card, "swatches">[]): void {
+    this.swatches.clear();
+    this.colours.clear();
+    this.colours.set(NO_FILL, CLEAR);
     for (const swatch of cards.flatMap((card) => card.swatches)) {
       this.swatches.set(swatch.id, swatch);
       this.colours.set(swatch.id, parseColour(swatch.colour));
     }
+    this.paintAll();
+  }
+
+  /** Shows swatches, and perhaps some cells whatever they wear, in other colours for now; nothing given: as they are. */
+  tryOn(colours: Record<Fill, string>, cells: readonly number[] = [], onCells?: string): void {
+    this.tried.clear();
+    Object.entries(colours).forEach(([fill, hex]) =>
+      this.tried.set(fill, hex === NO_FILL ? CLEAR : parseColour(hex)),
+    );
+    this.triedCells.clear();
+    if (onCells) {
+      cells.forEach((cell) => this.triedCells.set(cell, parseColour(onCells)));
+    }
+    this.paintAll();
+  }
+
+  private paintAll(): void {
+    this.fillOfCell.forEach((_, cell) => this.listener(cell));
+    this.painted.set(this.painted.get() + 1);
   }
 
   get cellCount(): number {
@@ -93,11 +122,16 @@ export class Fills {
   }
 
   colourOf(cell: number): Rgba {
-    return this.colours.get(this.of(cell)) ?? CLEAR;
+    const fill = this.of(cell);
+    return this.triedCells.get(cell) ?? this.tried.get(fill) ?? this.colours.get(fill) ?? CLEAR;
+  }
+
+  swatch(fill: Fill): Swatch | undefined {
+    return this.swatches.get(fill);
   }
 
   colour(fill: Fill): Rgba {
-    return this.colours.get(fill) ?? CLEAR;
+    return this.tried.get(fill) ?? this.colours.get(fill) ?? CLEAR;
   }
 
   nameOf(fill: Fill): string {

@@ -85,6 +85,11 @@ export class Work {
     return change.dams.length;
   }
 
+  /** How many changes can be taken back. */
+  get depth(): number {
+    return this.undoable.length;
+  }
+
   undo(): MadeChange | undefined {
     const change = this.undoable[0];
     if (change) {
@@ -175,7 +180,7 @@ export class Work {
     }
   }
 
-  private async resync(): Promise<void> {
+  async resync(): Promise<void> {
     const state = await call<DeskState>(`${this.sheetPath}/desk`);
     if (!state.layers.some((layer) => layer.id === this.fills.layer)) {
       this.cutAnew.set(this.cutAnew.get() + 1);

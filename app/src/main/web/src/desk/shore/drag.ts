@@ -1,4 +1,3 @@
-import { all } from "../../shared/dom";
 import type { Hand } from "../hand/hand";
 import { NO_FILL } from "../model/state";
 import type { Carried } from "../view/carried";
@@ -7,13 +6,12 @@ const DRAG_PX = 7;
 
 /** Lets a pebble be dragged from the shore and dropped on a region; the swatch in the hand stays as it was. */
 export function dropPebbles(shore: HTMLElement, canvas: HTMLElement, carried: Carried, hand: Hand): void {
-  for (const pebble of all<HTMLButtonElement>(".pebble[data-fill]", shore)) {
-    pebble.addEventListener("pointerdown", (down) => {
-      if (down.button === 0) {
-        follow(pebble, down);
-      }
-    });
-  }
+  shore.addEventListener("pointerdown", (down) => {
+    const pebble = (down.target as Element).closest<HTMLElement>(".pebble[data-fill]");
+    if (pebble && down.button === 0) {
+      follow(pebble, down);
+    }
+  });
 
   function follow(pebble: HTMLElement, down: PointerEvent): void {
     const fill = pebble.dataset["fill"] ?? NO_FILL;

@@ -7,19 +7,34 @@ const KEPT = "pond/held";
 
 /** The shore: pebbles to take a fill from, and the two held last. */
 export class Shore {
-  private readonly pebbles = all<HTMLButtonElement>(".pebble[data-fill]", byId("shore"));
+  private readonly place = byId("shore");
 
   constructor(
     private readonly hand: Hand,
     private readonly fills: Fills,
   ) {
-    for (const pebble of this.pebbles) {
-      pebble.addEventListener("click", () => hand.hold(fillOf(pebble)));
-    }
+    this.place.addEventListener("click", (event) => {
+      const pebble = (event.target as Element).closest<HTMLElement>(".pebble[data-fill]");
+      if (pebble) {
+        hand.hold(fillOf(pebble));
+      }
+    });
     byId("swap").addEventListener("click", () => hand.swap());
     hand.present.subscribe((fill) => this.showPresent(fill));
     hand.other.subscribe((fill) => this.showHeld(byId("other"), fill));
     this.holdAsBefore();
+  }
+
+  /** The cards as they lie there now; they come anew when the palette changes. */
+  private get pebbles(): HTMLButtonElement[] {
+    return all<HTMLButtonElement>(".pebble[data-fill]", this.place);
+  }
+
+  /** Shows other cards, made by the server. */
+  renew(html: string): void {
+    byId("cards").innerHTML = html;
+    this.showPresent(this.hand.present.get());
+    this.showHeld(byId("other"), this.hand.other.get());
   }
 
   /** What was held on the sheet before, or else the first swatch that has a key. */

@@ -65,6 +65,13 @@ public record Card(UUID id, String name, String subject, Kind kind, boolean lock
         return new Card(id, name, subject, kind, locked, others);
     }
 
+    /** With another paint for one swatch, if it is on this card. */
+    public Card painting(UUID swatch, Paint paint) {
+        return with(swatches.stream()
+                .map(each -> each.id().equals(swatch) ? each.painted(paint) : each)
+                .toList());
+    }
+
     Card named(String newName, String newSubject) {
         return new Card(id, newName, newSubject, kind, locked, swatches);
     }

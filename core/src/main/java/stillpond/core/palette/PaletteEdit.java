@@ -1,8 +1,10 @@
 package stillpond.core.palette;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import stillpond.core.colour.Srgb;
 
 /** One act on the palette of a project. */
@@ -31,6 +33,30 @@ public sealed interface PaletteEdit {
         @Override
         public Set<UUID> touches(Palette palette) {
             return Set.of(card.id());
+        }
+    }
+
+    /** Several at once, whose swatches may follow each other across cards. */
+    record AddCards(List<Card> cards) implements PaletteEdit {
+        public AddCards {
+            cards = List.copyOf(cards);
+        }
+
+        @Override
+        public Palette on(Palette palette) {
+            List<Card> more = new ArrayList<>(palette.cards());
+            more.addAll(cards);
+            return new Palette(more);
+        }
+
+        @Override
+        public String words() {
+            return cards.size() == 1 ? "Added the card " + cards.get(0).name() : "Added " + cards.size() + " cards";
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            return cards.stream().map(Card::id).collect(Collectors.toSet());
         }
     }
 

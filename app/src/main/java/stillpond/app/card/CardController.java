@@ -1,0 +1,141 @@
+package stillpond.app.card;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
+import stillpond.app.account.SignedIn;
+import stillpond.app.palette.CardView;
+import stillpond.app.palette.Palettes;
+import stillpond.app.project.Projects;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
+import stillpond.core.exchange.CardCsv;
+import stillpond.core.exchange.CssProperties;
+import stillpond.core.exchange.SwatchSheet;
+import stillpond.core.exchange.Tokens;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
+import stillpond.core.palette.PaletteEdit;
+
+/** The page of a card, and cards as files. */
+@Controller
+class CardController {
+
+    private final Projects projects;
+    private final Palettes palettes;
+    private final Sheets sheets;
+    private final Exchange exchange;
+    private final ModelSheets modelSheets;
+
+    CardController(Projects projects, Palettes palettes, Sheets sheets, Exchange exchange, ModelSheets modelSheets) {
+        this.projects = projects;
+        this.palettes = palettes;
+        this.sheets = sheets;
+        this.exchange = exchange;
+        this.modelSheets = modelSheets;
+    }
+
+    @GetMapping("/projects/{project}/cards/{card}")
+    String card(
+            @PathVariable UUID project,
+            @PathVariable UUID card,
+            @AuthenticationPrincipal SignedIn person,
+            Model model) {
+        Palette palette = palettes.of(project);
+        List<Sheet> all = sheets.inProject(project);
+        model.addAttribute("project", projects.get(project));
+        model.addAttribute("card", CardView.of(palette.card(card).orElseThrow(), palette));
+        model.addAttribute("cards", CardView.of(palette));
+        model.addAttribute("isLead", projects.isLead(project, person.id()));
+        model.addAttribute("sheets", all);
+        model.addAttribute("model", modelSheets.of(card, all).orElse(null));
+        return "card/card";
+    }
+
+    @PostMapping("/projects/{project}/cards")
+    String add(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, @RequestParam String name) {
+        Card card = new Card(UUID.randomUUID(), name.strip(), "", List.of());
+        boolean isLead = projects.isLead(project, person.id());
+        palettes.change(project, person.id(), isLead, List.of(new PaletteEdit.AddCard(card)));
+        return "redirect:/projects/" + project + "/cards/" + card.id();
+    }
+
+    @PostMapping("/projects/{project}/cards/{card}/model-sheet")
+    String chooseModelSheet(@PathVariable UUID project, @PathVariable UUID card, @RequestParam UUID sheet) {
+        sheets.get(project, sheet);
+        palettes.of(project).card(card).orElseThrow();
+        modelSheets.choose(card, sheet);
+        return "redirect:/projects/" + project + "/cards/" + card;
+    }
+
+    /** The kinds of file that a card goes out in. */
+    enum Form {
+        TOKENS("json", MediaType.APPLICATION_JSON),
+        CSS("css", MediaType.valueOf("text/css")),
+        CSV("csv", MediaType.valueOf("text/csv")),
+        SVG("svg", MediaType.valueOf("image/svg+xml")),
+        PDF("pdf", MediaType.APPLICATION_PDF);
+
+        private final String ending;
+        private final MediaType type;
+
+        Form(String ending, MediaType type) {
+            this.ending = ending;
+            this.type = type;
+        }
+
+        byte[] write(List<Card> cards, Palette palette) {
+            return switch (this) {
+                case TOKENS -> Tokens.write(cards, palette);
+                case CSS -> CssProperties.write(cards, palette);
+                case CSV -> CardCsv.write(cards, palette);
+                case SVG -> SwatchSheet.write(cards, palette);
+                case PDF -> CardPdf.write(cards, palette);
+            };
+        }
+    }
+
+    @GetMapping("/projects/{project}/cards/{card}/export/{form}")
+    ResponseEntity<byte[]> export(@PathVariable UUID project, @PathVariable UUID card, @PathVariable Form form) {
+        Palette palette = palettes.of(project);
+        Card present = palette.card(card).orElseThrow();
+        ContentDisposition attachment = ContentDisposition.attachment()
+                .filename(present.name() + "." + form.ending, StandardCharsets.UTF_8)
+                .build();
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noStore())
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
+                .contentType(form.type)
+                .body(form.write(List.of(present), palette));
+    }
+
+    /** What a file would bring; nothing is changed. */
+    @PostMapping("/projects/{project}/cards/plan")
+    @ResponseBody
+    Exchange.Plan plan(@PathVariable UUID project, @RequestParam MultipartFile file) throws IOException {
+        return exchange.plan(project, String.valueOf(file.getOriginalFilename()), file.getBytes());
+    }
+
+    @PostMapping("/projects/{project}/cards/take")
+    @ResponseBody
+    Palettes.Made take(
+            @PathVariable UUID project, @AuthenticationPrincipal SignedIn person, @RequestParam MultipartFile file)
+            throws IOException {
+        return exchange.take(project, person.id(), String.valueOf(file.getOriginalFilename()), file.getBytes());
+    }
+}

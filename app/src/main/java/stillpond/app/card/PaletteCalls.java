@@ -1,0 +1,118 @@
+package stillpond.app.card;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import stillpond.app.account.SignedIn;
+import stillpond.app.palette.CardView;
+import stillpond.app.palette.Palettes;
+import stillpond.core.colour.ColourNames;
+import stillpond.core.colour.Srgb;
+
+/** The calls of the mixer and the card page. */
+@RestController
+@RequestMapping("/projects/{project}/palette")
+class PaletteCalls {
+
+    private final Palettes palettes;
+    private final CardEdits edits;
+    private final UsedColours used;
+    private final Press press;
+
+    PaletteCalls(Palettes palettes, CardEdits edits, UsedColours used, Press press) {
+        this.palettes = palettes;
+        this.edits = edits;
+        this.used = used;
+        this.press = press;
+    }
+
+    record SwatchState(
+            UUID id, String name, String part, String note, String colour, String paint, String follows, String how) {}
+
+    record CardState(
+            UUID id,
+            String name,
+            String subject,
+            boolean neutral,
+            boolean loose,
+            boolean locked,
+            List<SwatchState> swatches) {
+        static CardState of(CardView card) {
+            return new CardState(
+                    card.id(),
+                    card.name(),
+                    card.subject(),
+                    card.isNeutral(),
+                    card.isLoose(),
+                    card.locked(),
+                    card.swatches().stream()
+                            .map(swatch -> new SwatchState(
+                                    swatch.id(),
+                                    swatch.name(),
+                                    swatch.part(),
+                                    swatch.note(),
+                                    swatch.colour().hex(),
+                                    swatch.paint(),
+                                    swatch.follows(),
+                                    swatch.how()))
+                            .toList());
+        }
+    }
+
+    /** @param undoable what the person would take back next, in words; null if nothing */
+    record PaletteState(List<CardState> cards, String undoable) {}
+
+    @GetMapping
+    PaletteState palette(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person) {
+        return new PaletteState(
+                CardView.of(palettes.of(project)).stream().map(CardState::of).toList(),
+                palettes.undoable(project, person.id())
+                        .map(Palettes.Made::words)
+                        .orElse(null));
+    }
+
+    @PostMapping("/changes")
+    Palettes.Made make(
+            @PathVariable UUID project,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody List<EditMessage> messages) {
+        return edits.make(project, person.id(), messages);
+    }
+
+    /** What some edits would change, which is nothing yet. */
+    @PostMapping("/outlook")
+    CardEdits.Outlook outlook(@PathVariable UUID project, @RequestBody List<EditMessage> messages) {
+        return edits.outlook(project, messages);
+    }
+
+    @PostMapping("/undo")
+    Palettes.Made undo(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person) {
+        return edits.undo(project, person.id());
+    }
+
+    /**
+     * What can be said about a colour.
+     *
+     * @param printable the nearest colour that comes out in print, or null if no print condition is installed
+     */
+    record About(String name, String printable, boolean isPrintable) {}
+
+    @GetMapping("/about")
+    About about(@PathVariable UUID project, @RequestParam String colour) {
+        Srgb srgb = Srgb.ofHex(colour);
+        return new About(
+                ColourNames.suggest(srgb), press.printable(srgb).map(Srgb::hex).orElse(null), press.isPrintable(srgb));
+    }
+
+    @GetMapping("/used")
+    List<String> used(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person) {
+        return used.of(person.id());
+    }
+}

@@ -1,0 +1,184 @@
+import alpine from "@alpinejs/csp";
+import { Mixer } from "../mixer/mixer";
+import { describe, PaletteCalls, type CardState, type Edit, type SwatchState } from "../mixer/palette-calls";
+import { byId } from "../shared/dom";
+import { Live } from "../shared/live";
+import { registerMenu } from "../shared/menu";
+import { ask } from "./ask";
+import { reorder } from "./reorder";
+
+registerMenu(alpine);
+alpine.start();
+
+const NEW_GREY = "#b0b0b0";
+
+const project = byId("card").dataset["project"]!;
+const cardId = byId("card").dataset["card"]!;
+const calls = new PaletteCalls(project);
+const mixer = new Mixer(calls);
+document.body.append(mixer.element);
+mixer.element.classList.add("on-page");
+
+/** Shows the page as the server has it now; what is being typed is kept by the browser's focus coming back to the same field. */
+async function renew(): Promise<void> {
+  const html = await (await fetch(location.pathname)).text();
+  const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("card")!;
+  byId("card").replaceWith(fresh);
+  bind();
+}
+
+function say(text: string): void {
+  byId("said").textContent = text;
+}
+
+async function make(edits: Edit[]): Promise<void> {
+  try {
+    const { words } = await calls.make(edits);
+    await renew();
+    say(`${words}.`);
+  } catch (error) {
+    await renew();
+    say((error as Error).message);
+  }
+}
+
+async function swatches(): Promise<{ cards: CardState[]; own: SwatchState[] }> {
+  const { cards } = await calls.palette();
+  return { cards, own: cards.find((card) => card.id === cardId)?.swatches ?? [] };
+}
+
+async function mix(id: string | undefined): Promise<void> {
+  const { cards, own } = await swatches();
+  const swatch = own.find((each) => each.id === id);
+  mixer.open({
+    swatch,
+    colour: swatch?.colour ?? NEW_GREY,
+    cards,
+    card: cardId,
+    preview: (hex, colours) => paint(hex && id ? { ...colours, [id]: hex } : {}, own),
+    taken: (words) => void renew().then(() => say(`${words}.`)),
+    closed: () => {},
+  });
+}
+
+/** Shows parts in other colours for now, and the model sheet too. */
+function paint(colours: Record<string, string>, own: readonly SwatchState[]): void {
+  for (const swatch of own) {
+    const stone = document.querySelector(`[data-swatch="${swatch.id}"] .stone-drawing path`);
+    stone?.setAttribute("fill", colours[swatch.id] ?? swatch.colour);
+  }
+  const model = document.getElementById("model") as HTMLImageElement | null;
+  if (model) {
+    const tried = Object.entries(colours).map(([id, hex]) => `try=${id}${encodeURIComponent(hex)}`);
+    const path = model.src.split("?")[0]!;
+    model.src = tried.length > 0 ? `${path}?${tried.join("&")}` : path;
+  }
+}
+
+async function tie(id: string): Promise<void> {
+  const { own } = await swatches();
+  const swatch = own.find((each) => each.id === id)!;
+  const others = own.filter((each) => each.id !== id).map((each) => ({ value: each.id, label: each.name }));
+  const source = await ask(
+    `Tie ${swatch.name}`,
+    "It keeps its colour now and follows from here on.",
+    "to",
+    others,
+  );
+  if (source) {
+    await make([
+      { kind: "CHANGE", swatch: id, paint: `tied ${source} shift 0 0 0` },
+      { kind: "CHANGE", swatch: id, colour: swatch.colour },
+    ]);
+  }
+}
+
+async function remove(id: string): Promise<void> {
+  const { cards } = await swatches();
+  const all = cards.flatMap((card) => card.swatches);
+  const outlook = await calls.outlook([{ kind: "REMOVE", swatch: id, instead: "none" }]);
+  const others = all.filter((each) => each.id !== id).map((each) => ({ value: each.id, label: each.name }));
+  const name = all.find((each) => each.id === id)!.name;
+  const instead = await ask(`Remove ${name}`, describe(outlook), "They wear instead", [
+    { value: "none", label: "nothing" },
+    ...others,
+  ]);
+  if (instead) {
+    await make([{ kind: "REMOVE", swatch: id, instead }]);
+  }
+}
+
+async function move(id: string, by: number): Promise<void> {
+  const { own } = await swatches();
+  const at = own.findIndex((each) => each.id === id) + by;
+  if (at >= 0 && at < own.length) {
+    await make([{ kind: "MOVE", swatch: id, card: cardId, at }]);
+    document.querySelector<HTMLElement>(`[data-swatch="${id}"] .dots`)?.focus();
+  }
+}
+
+async function act(button: HTMLElement): Promise<void> {
+  const id = button.closest<HTMLElement>("[data-swatch]")?.dataset["swatch"];
+  const { act: what, colour, paint: painted, name, locked } = button.dataset;
+  switch (what) {
+    case "mix":
+    case "add":
+      return mix(id);
+    case "tie":
+      return tie(id!);
+    case "untie":
+      return make([{ kind: "CHANGE", swatch: id!, paint: `process ${colour}` }]);
+    case "spot": {
+      const ink = prompt("What does the printer call this ink?");
+      return ink ? make([{ kind: "CHANGE", swatch: id!, paint: `spot ${colour} ${ink}` }]) : undefined;
+    }
+    case "copy":
+      return make([{ kind: "ADD", card: cardId, name: `${name} copy`, paint: painted! }]);
+    case "up":
+      return move(id!, -1);
+    case "down":
+      return move(id!, 1);
+    case "remove":
+      return remove(id!);
+    case "lock":
+      return make([{ kind: "LOCK_CARD", card: cardId, locked: locked === "true" }]);
+    case "name": {
+      const title = prompt("What is this card called?", document.querySelector("h1")!.textContent);
+      const subject = document.querySelector(".page-title .quiet")!.textContent;
+      return title ? make([{ kind: "NAME_CARD", card: cardId, name: title, subject }]) : undefined;
+    }
+    case "undo":
+      try {
+        const { words } = await calls.undo();
+        await renew();
+        say(`Taken back everywhere: ${words}.`);
+      } catch (error) {
+        say((error as Error).message);
+      }
+  }
+}
+
+function bind(): void {
+  byId("card").addEventListener("click", (event) => {
+    const button = (event.target as Element).closest<HTMLElement>("[data-act]");
+    if (button) {
+      void act(button);
+    }
+  });
+  byId("card").addEventListener("change", (event) => {
+    const input = event.target as HTMLInputElement;
+    const field = input.dataset["field"];
+    const swatch = input.closest<HTMLElement>("[data-swatch]")?.dataset["swatch"];
+    if (field && swatch) {
+      void make([{ kind: "CHANGE", swatch, [field]: input.value }]);
+    }
+  });
+  reorder(byId("parts"), (swatch, at) => void make([{ kind: "MOVE", swatch, card: cardId, at }]));
+}
+
+bind();
+new Live(project).onPalette(() => {
+  if (!mixer.isOpen && !(document.activeElement instanceof HTMLInputElement)) {
+    void renew();
+  }
+});

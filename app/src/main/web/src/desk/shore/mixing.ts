@@ -1,0 +1,117 @@
+import { byId } from "../../shared/dom";
+import type { Live } from "../../shared/live";
+import { Mixer } from "../../mixer/mixer";
+import { PaletteCalls } from "../../mixer/palette-calls";
+import type { Hand } from "../hand/hand";
+import type { Fills } from "../model/fills";
+import type { Regions } from "../model/regions";
+import { NO_FILL } from "../model/state";
+import type { Work } from "../model/work";
+import type { SheetView } from "../view/sheet-view";
+import type { Shore } from "./shore";
+
+const GREY = "#b0b0b0";
+/** What the mixer and some air above it take of the sheet's height. */
+const MIXER_PX = 330;
+
+/** Mixing on the desk: the swatch in the hand, seen on the sheet while it is mixed, and the palette kept as it is elsewhere. */
+export class Mixing {
+  private readonly calls: PaletteCalls;
+  private readonly mixer: Mixer;
+  /** For each change of the palette made here: how many changes of the sheet lay before it. */
+  private readonly changes: number[] = [];
+
+  constructor(
+    private readonly path: string,
+    private readonly hand: Hand,
+    private readonly fills: Fills,
+    private readonly regions: Regions,
+    private readonly work: Work,
+    private readonly view: SheetView,
+    private readonly shore: Shore,
+    live: Live,
+  ) {
+    this.calls = new PaletteCalls(path.split("/")[2]!);
+    this.mixer = new Mixer(this.calls);
+    byId("desk").append(this.mixer.element);
+    byId("mix").addEventListener("click", () => void this.open());
+    byId("cards").addEventListener("dblclick", () => void this.open());
+    live.onPalette(() => void this.renew());
+    hand.undoElsewhere = () => this.undoLast();
+  }
+
+  /** Opens for the swatch in the hand; the region pointed at shows a new colour before it is taken. */
+  async open(): Promise<void> {
+    if (this.mixer.isOpen) {
+      this.mixer.close();
+      return;
+    }
+    const fill = this.hand.present.get();
+    const cell = this.hand.cell.get();
+    const under = cell === undefined ? [] : this.regions.cellsWith(cell);
+    const { cards } = await this.calls.palette();
+    const card = cards.find((each) => each.swatches.some((swatch) => swatch.id === fill));
+    const swatch = card?.neutral ? undefined : card?.swatches.find((each) => each.id === fill);
+    const colour = this.fills.swatch(fill)?.colour ?? GREY;
+    this.keepInSight(cell);
+    this.mixer.open({
+      swatch,
+      colour,
+      cards,
+      card: card && !card.neutral && !card.loose ? card.id : undefined,
+      preview: (hex, colours) => {
+        const tried = hex && swatch ? { ...colours, [swatch.id]: hex } : {};
+        this.fills.tryOn(tried, swatch ? [] : under, hex);
+      },
+      taken: (words, made) => {
+        this.changes.push(this.work.depth);
+        this.hand.said.set(words);
+        void this.renew().then(() => {
+          if (made) {
+            this.hand.hold(made);
+          }
+        });
+      },
+      closed: () => byId("sheet").focus({ preventScroll: true }),
+    });
+  }
+
+  close(): void {
+    this.mixer.close();
+  }
+
+  /** The mixer rises from the shore; the region pointed at is moved out of its way. */
+  private keepInSight(cell: number | undefined): void {
+    if (cell !== undefined) {
+      const { deepestX, deepestY } = this.regions.shape(this.regions.of(cell));
+      const { y } = this.view.camera.toScreen({ x: deepestX, y: deepestY });
+      this.view.panBy(0, Math.min(0, this.view.camera.size.height - MIXER_PX - y));
+    }
+  }
+
+  /** Takes over cards and colours as they are now. */
+  private async renew(): Promise<void> {
+    const [{ cards }, shore] = await Promise.all([this.calls.palette(), fetch(`${this.path}/shore`)]);
+    this.fills.learn(cards);
+    this.shore.renew(await shore.text());
+    if (this.hand.present.get() !== NO_FILL && !this.fills.swatch(this.hand.present.get())) {
+      this.hand.hold(NO_FILL);
+    }
+  }
+
+  private undoLast(): boolean {
+    if (this.changes.length === 0 || this.changes.at(-1) !== this.work.depth) {
+      return false;
+    }
+    this.changes.pop();
+    void this.calls
+      .undo()
+      .then(({ words }) => {
+        this.hand.said.set(`Taken back everywhere: ${words}`);
+        return this.renew();
+      })
+      .then(() => this.work.resync())
+      .catch((error: unknown) => this.work.notice.set((error as Error).message));
+    return true;
+  }
+}

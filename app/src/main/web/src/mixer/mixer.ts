@@ -1,0 +1,412 @@
+import { el, chip } from "./build";
+import { hexOf, MODELS, numbersOf, ofPolar, polar, readColour, type Model, type Polar } from "./models";
+import { describe, type CardState, type Edit, type PaletteCalls, type SwatchState } from "./palette-calls";
+import { Pool } from "./pool";
+import { difference, mixed, NUDGES, nudged, ramp, related, webSafe } from "./steps";
+
+const KEPT_MODEL = "pond/model";
+const SETTLE_MS = 160;
+/** Colours nearer than this are hard to tell apart. */
+const NEAR = 2.3;
+
+/** What the mixer works on, and whom it tells. */
+export interface Target {
+  readonly swatch: SwatchState | undefined;
+  readonly colour: string;
+  readonly cards: readonly CardState[];
+  /** The card that a new swatch goes on first. */
+  readonly card: string | undefined;
+  /** Shows a colour before it is taken; undefined: as it was. `colours` are the swatches that would follow. */
+  preview(hex: string | undefined, colours: Record<string, string>): void;
+  /** After something was taken: the new swatch, if there is one. */
+  taken(words: string, swatch: string | undefined): void;
+  closed(): void;
+}
+
+/** Mixing a colour: beside the old one, seen on the sheet before it is taken. */
+export class Mixer {
+  readonly element: HTMLElement;
+  private target: Target | undefined;
+  private colour: Polar = { l: 0, c: 0, h: 0 };
+  private hex = "#000000";
+  private model: Model = MODELS.find((each) => each.id === localStorage.getItem(KEPT_MODEL)) ?? MODELS[0]!;
+  private settling: number | undefined;
+  private asked = 0;
+
+  private readonly was = el(
+    "button",
+    {
+      type: "button",
+      className: "mixer-was",
+      title: "Back to the colour it was",
+      click: () => this.takeHex(this.target!.colour),
+    },
+    "was",
+  );
+  private readonly now = el("span", { className: "mixer-now" }, "now");
+  private readonly title = el("h2");
+  private readonly said = el("p", { className: "mixer-said", role: "status" });
+  private readonly near = el("p", { className: "mixer-near" });
+  private readonly text = el("input", {
+    className: "mixer-text",
+    "aria-label": "Hex code or CSS colour",
+    spellcheck: "false",
+    change: () => this.onText(),
+  });
+  private readonly models = el("select", { "aria-label": "Colour model", change: () => this.onModel() });
+  private readonly sliders = el("div", { className: "mixer-sliders" });
+  private readonly other = el("select", { "aria-label": "Colour to mix in", change: () => this.showMix() });
+  private readonly steps = el("div", { className: "chips" });
+  private readonly kin = el("div", { className: "chips" });
+  private readonly history = el("div", { className: "chips" });
+  private readonly name = el("input", { "aria-label": "Name of the new swatch", maxlength: 120 });
+  private readonly onto = el("select", { "aria-label": "Card for the new swatch" });
+  private readonly tie = el("input", { type: "checkbox", id: "mixer-tie" });
+  private readonly tieLabel = el("label", { for: "mixer-tie" });
+  private readonly change = el("button", {
+    type: "button",
+    className: "button strong",
+    click: () => void this.takeChange(),
+  });
+  private readonly pool = new Pool((colour) => this.take(colour));
+
+  constructor(private readonly calls: PaletteCalls) {
+    for (const model of MODELS) {
+      this.models.append(
+        el("option", { value: model.id, selected: model.id === this.model.id }, model.label),
+      );
+    }
+    const nudges = NUDGES.map((nudge) =>
+      el(
+        "button",
+        { type: "button", className: "button", click: () => this.take(nudged(this.colour, nudge)) },
+        nudge,
+      ),
+    );
+    const act = (label: string, click: () => void, title = "") =>
+      el("button", { type: "button", className: "button", title, click }, label);
+    this.element = el(
+      "section",
+      {
+        className: "mixer",
+        "aria-label": "Mixer",
+        hidden: true,
+        keydown: (event: KeyboardEvent) => this.onKey(event),
+      },
+      el(
+        "div",
+        { className: "mixer-what" },
+        el("div", { className: "mixer-pair" }, this.was, this.now),
+        this.title,
+        this.said,
+        this.near,
+        el(
+          "footer",
+          {},
+          this.change,
+          act("Leave it", () => this.close()),
+        ),
+      ),
+      this.pool.element,
+      el(
+        "div",
+        { className: "mixer-numbers" },
+        this.models,
+        this.sliders,
+        el(
+          "div",
+          { className: "mixer-row" },
+          this.text,
+          act(
+            "web",
+            () => this.takeHex(webSafe(this.hex)),
+            "The nearest of the 216 colours that all browsers had",
+          ),
+          act("print", () => void this.takePrintable(), "The nearest colour that comes out in print"),
+        ),
+      ),
+      el(
+        "div",
+        { className: "mixer-ways" },
+        el("div", { className: "mixer-nudges", role: "group", "aria-label": "The same, but" }, ...nudges),
+        el(
+          "div",
+          { className: "mixer-row" },
+          this.other,
+          act("halfway", () => this.mix(0.5)),
+          act("a tenth", () => this.mix(0.1)),
+          this.steps,
+        ),
+        el("div", { className: "mixer-row quiet" }, "Related", this.kin, "Used", this.history),
+        el(
+          "div",
+          { className: "mixer-row mixer-new" },
+          this.name,
+          this.onto,
+          act("Take as new", () => void this.takeNew()),
+        ),
+        el("p", { className: "mixer-tie" }, this.tie, this.tieLabel),
+      ),
+    );
+  }
+
+  get isOpen(): boolean {
+    return !this.element.hidden;
+  }
+
+  open(target: Target): void {
+    this.target?.preview(undefined, {});
+    this.target = target;
+    const { swatch } = target;
+    this.element.hidden = false;
+    this.title.textContent = swatch?.name ?? "A new colour";
+    this.was.style.backgroundColor = target.colour;
+    this.change.hidden = !swatch;
+    this.change.textContent = swatch ? `Change ${swatch.name} everywhere` : "";
+    this.fillChoices(target);
+    this.colour = polar(target.colour, 60);
+    this.hex = target.colour;
+    this.showColour(false);
+    this.said.textContent = swatch?.follows ? `Tied to ${swatch.follows}: ${swatch.how}.` : "";
+    void this.calls
+      .used()
+      .then((used) =>
+        this.history.replaceChildren(
+          ...used.slice(0, 10).map((hex) => chip(hex, hex, () => this.takeHex(hex))),
+        ),
+      );
+    this.element.querySelector<HTMLElement>(".mixer-nudges .button")?.focus({ preventScroll: true });
+  }
+
+  close(): void {
+    if (this.isOpen) {
+      clearTimeout(this.settling);
+      this.asked++;
+      this.element.hidden = true;
+      this.target!.preview(undefined, {});
+      this.target!.closed();
+    }
+  }
+
+  private fillChoices({ swatch, cards, card }: Target): void {
+    const swatches = cards.flatMap((each) => each.swatches);
+    this.other.replaceChildren(
+      ...swatches
+        .filter((each) => each.id !== swatch?.id)
+        .map((each) => el("option", { value: each.colour }, each.name)),
+    );
+    this.onto.replaceChildren(
+      ...cards
+        .filter((each) => !each.neutral && !each.loose)
+        .map((each) => el("option", { value: each.id, selected: each.id === card }, `on ${each.name}`)),
+      el("option", { value: "" }, "loose, on no card"),
+    );
+    this.name.value = "";
+    this.tie.checked = false;
+    this.tie.parentElement!.hidden = !swatch;
+    this.tieLabel.textContent = swatch ? `tied to ${swatch.name}: it follows when that changes` : "";
+  }
+
+  private take(colour: Polar): void {
+    this.colour = colour;
+    this.hex = ofPolar(colour).hex;
+    this.showColour(true);
+  }
+
+  private takeHex(hex: string): void {
+    this.colour = polar(hex, this.colour.h);
+    this.hex = hex;
+    this.showColour(true);
+  }
+
+  private showColour(isNew: boolean): void {
+    this.now.style.backgroundColor = this.hex;
+    this.pool.show(this.colour);
+    this.text.value = this.hex;
+    this.showSliders();
+    this.showMix();
+    this.kin.replaceChildren(
+      ...related(this.hex).map((each) => chip(each.hex, each.label, () => this.takeHex(each.hex))),
+    );
+    this.showNear();
+    if (isNew) {
+      this.target!.preview(this.hex, {});
+    }
+    clearTimeout(this.settling);
+    this.settling = setTimeout(() => void this.ask(isNew), SETTLE_MS);
+  }
+
+  private showSliders(): void {
+    const numbers = numbersOf(this.model, this.hex);
+    if (
+      this.sliders.childElementCount !== numbers.length ||
+      this.sliders.dataset["model"] !== this.model.id
+    ) {
+      this.sliders.dataset["model"] = this.model.id;
+      this.sliders.replaceChildren(
+        ...this.model.channels.map((channel, i) => {
+          const range = { min: channel.min, max: channel.max, step: channel.step };
+          const changed = (event: Event) =>
+            this.onSlider(i, Number((event.target as HTMLInputElement).value));
+          return el(
+            "label",
+            { className: "mixer-slider" },
+            el("span", {}, channel.label),
+            el("input", { type: "range", ...range, input: changed, "aria-label": channel.label }),
+            el("input", {
+              type: "number",
+              ...range,
+              change: changed,
+              "aria-label": `${channel.label}${channel.unit && `, ${channel.unit}`}`,
+            }),
+            el("span", { className: "quiet" }, channel.unit),
+          );
+        }),
+      );
+    }
+    [...this.sliders.children].forEach((row, i) => {
+      for (const input of row.querySelectorAll("input")) {
+        if (input !== document.activeElement) {
+          input.value = numbers[i]!.toFixed(this.model.channels[i]!.step < 1 ? 1 : 0);
+        }
+      }
+    });
+  }
+
+  private onSlider(i: number, value: number): void {
+    const numbers = numbersOf(this.model, this.hex);
+    numbers[i] = value;
+    if (this.model.id === "oklch") {
+      const [l, c, h] = numbers as [number, number, number];
+      this.take({ l: l / 100, c: c / 100, h });
+      return;
+    }
+    this.takeHex(hexOf(this.model, numbers).hex);
+  }
+
+  private onModel(): void {
+    this.model = MODELS.find((each) => each.id === this.models.value)!;
+    localStorage.setItem(KEPT_MODEL, this.model.id);
+    this.showSliders();
+  }
+
+  private onText(): void {
+    const hex = readColour(this.text.value);
+    if (hex) {
+      this.takeHex(hex);
+    } else {
+      this.said.textContent = `'${this.text.value}' is no colour; a hex code or any CSS colour is. Nothing was changed.`;
+    }
+  }
+
+  private mix(share: number): void {
+    this.takeHex(mixed(this.hex, this.other.value, share));
+  }
+
+  private showMix(): void {
+    const between = this.other.value ? ramp(this.hex, this.other.value, 6).slice(1, 5) : [];
+    this.steps.replaceChildren(
+      ...between.map((hex, i) => chip(hex, `Step ${i + 1} of 4 between`, () => this.takeHex(hex))),
+    );
+  }
+
+  /** Says which colour of the cards is so near that it may as well be taken. */
+  private showNear(): void {
+    const { cards, swatch } = this.target!;
+    const nearest = cards
+      .flatMap((card) => card.swatches)
+      .filter((each) => each.id !== swatch?.id)
+      .map((each) => ({ each, away: difference(each.colour, this.hex) }))
+      .sort((a, b) => a.away - b.away)[0];
+    this.near.replaceChildren();
+    if (nearest) {
+      const { each, away } = nearest;
+      this.near.append(`${away.toFixed(1)} from ${each.name} `);
+      if (away > 0) {
+        this.near.append(
+          el(
+            "button",
+            { type: "button", className: "mixer-link", click: () => this.takeHex(each.colour) },
+            away < NEAR ? "hard to tell apart: use that one" : "use that one instead",
+          ),
+        );
+      }
+    }
+  }
+
+  private async takePrintable(): Promise<void> {
+    const about = await this.calls.about(this.hex);
+    if (about.printable) {
+      this.takeHex(about.printable);
+    }
+  }
+
+  /** Asks what the change would do, and what the colour is called. */
+  private async ask(isNew: boolean): Promise<void> {
+    const asked = ++this.asked;
+    const { swatch } = this.target!;
+    const about = await this.calls.about(this.hex);
+    if (asked !== this.asked) {
+      return;
+    }
+    const described = this.colour.l;
+    this.name.placeholder = about.name;
+    const words = [about.isPrintable ? "" : "It will not come out like this in print."];
+    if (swatch && isNew && this.hex !== this.target!.colour) {
+      try {
+        const outlook = await this.calls.outlook([this.asChange(swatch)]);
+        if (asked !== this.asked || described !== this.colour.l) {
+          return;
+        }
+        words.unshift(describe(outlook));
+        this.target!.preview(this.hex, outlook.colours);
+      } catch (error) {
+        words.unshift((error as Error).message);
+      }
+    } else if (swatch?.follows) {
+      words.unshift(`Tied to ${swatch.follows}: ${swatch.how}.`);
+    }
+    this.said.textContent = words.join(" ").trim();
+  }
+
+  private asChange(swatch: SwatchState): Edit {
+    return { kind: "CHANGE", swatch: swatch.id, colour: this.hex };
+  }
+
+  private async takeChange(): Promise<void> {
+    const { swatch } = this.target!;
+    await this.make([this.asChange(swatch!)], undefined);
+  }
+
+  private async takeNew(): Promise<void> {
+    const { swatch } = this.target!;
+    const id = crypto.randomUUID();
+    const name = this.name.value.trim() || this.name.placeholder || "Colour";
+    const card = this.onto.value ? { card: this.onto.value } : {};
+    const follows = this.tie.checked && swatch ? { follows: swatch.id } : {};
+    await this.make([{ kind: "ADD", swatch: id, name, colour: this.hex, ...card, ...follows }], id);
+  }
+
+  private async make(edits: Edit[], swatch: string | undefined): Promise<void> {
+    try {
+      const { words } = await this.calls.make(edits);
+      clearTimeout(this.settling);
+      this.asked++;
+      this.element.hidden = true;
+      this.target!.taken(words, swatch);
+      this.target!.closed();
+    } catch (error) {
+      this.said.textContent = (error as Error).message;
+    }
+  }
+
+  private onKey(event: KeyboardEvent): void {
+    if (event.key === "Escape") {
+      this.close();
+    } else if (event.key === "Enter" && event.target === this.name) {
+      void this.takeNew();
+    }
+    // Letters typed here are no tools of the desk.
+    event.stopPropagation();
+  }
+}

@@ -1,0 +1,113 @@
+import { el } from "./build";
+import { ofPolar, type Polar } from "./models";
+
+const MOST_CHROMA = 0.32;
+const WIDTH = 232;
+const HEIGHT = 150;
+const STEP = { l: 0.01, c: 0.005, h: 2 };
+
+/** A pool of all lightnesses and chromas of one hue, with the hues along its bank. */
+export class Pool {
+  readonly element: HTMLElement;
+  private readonly water = el("canvas", {
+    className: "pool-water",
+    width: WIDTH,
+    height: HEIGHT,
+    tabindex: 0,
+    role: "slider",
+    "aria-label": "Lightness and chroma: arrows move, with Shift further",
+  });
+  private readonly mark = el("span", { className: "pool-mark" });
+  private readonly bank = el("input", {
+    type: "range",
+    className: "pool-bank",
+    min: 0,
+    max: 360,
+    step: 1,
+    "aria-label": "Hue",
+  });
+  private colour: Polar = { l: 0.5, c: 0, h: 0 };
+  private drawnHue = -1;
+
+  constructor(private readonly taken: (colour: Polar) => void) {
+    this.element = el(
+      "div",
+      { className: "pool" },
+      el("div", { className: "pool-frame" }, this.water, this.mark),
+      this.bank,
+    );
+    this.water.addEventListener("pointerdown", (event) => {
+      this.water.setPointerCapture(event.pointerId);
+      this.takeAt(event);
+    });
+    this.water.addEventListener("pointermove", (event) => {
+      if (this.water.hasPointerCapture(event.pointerId)) {
+        this.takeAt(event);
+      }
+    });
+    this.water.addEventListener("keydown", (event) => this.onKey(event));
+    this.bank.addEventListener("input", () => this.taken({ ...this.colour, h: Number(this.bank.value) }));
+  }
+
+  show(colour: Polar): void {
+    this.colour = colour;
+    this.bank.value = String(Math.round(colour.h));
+    this.mark.style.left = `${Math.min(100, (100 * colour.c) / MOST_CHROMA)}%`;
+    this.mark.style.top = `${100 * (1 - colour.l)}%`;
+    this.water.setAttribute(
+      "aria-valuetext",
+      `lightness ${Math.round(100 * colour.l)}, chroma ${Math.round(100 * colour.c)}`,
+    );
+    if (Math.round(colour.h) !== this.drawnHue) {
+      this.drawnHue = Math.round(colour.h);
+      this.paint();
+    }
+  }
+
+  private takeAt(event: PointerEvent): void {
+    const box = this.water.getBoundingClientRect();
+    const within = (value: number) => Math.min(1, Math.max(0, value));
+    this.taken({
+      l: 1 - within((event.clientY - box.top) / box.height),
+      c: MOST_CHROMA * within((event.clientX - box.left) / box.width),
+      h: this.colour.h,
+    });
+  }
+
+  private onKey(event: KeyboardEvent): void {
+    const far = event.shiftKey ? 5 : 1;
+    const { l, c, h } = this.colour;
+    const moved: Record<string, Polar> = {
+      ArrowUp: { l: Math.min(1, l + far * STEP.l), c, h },
+      ArrowDown: { l: Math.max(0, l - far * STEP.l), c, h },
+      ArrowLeft: { l, c: Math.max(0, c - far * STEP.c), h },
+      ArrowRight: { l, c: c + far * STEP.c, h },
+    };
+    const next = moved[event.key];
+    if (next) {
+      event.preventDefault();
+      event.stopPropagation();
+      this.taken(next);
+    }
+  }
+
+  /** What sRGB cannot show is left as dry land. */
+  private paint(): void {
+    const context = this.water.getContext("2d")!;
+    const block = 4;
+    context.clearRect(0, 0, WIDTH, HEIGHT);
+    for (let y = 0; y < HEIGHT; y += block) {
+      for (let x = 0; x < WIDTH; x += block) {
+        const { hex, wasOutside } = ofPolar({
+          l: 1 - (y + block / 2) / HEIGHT,
+          c: (MOST_CHROMA * (x + block / 2)) / WIDTH,
+          h: this.drawnHue,
+        });
+        if (!wasOutside) {
+          context.fillStyle = hex;
+          context.fillRect(x, y, block, block);
+        }
+      }
+    }
+  }
+}

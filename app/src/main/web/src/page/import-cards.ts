@@ -1,0 +1,113 @@
+import { el } from "../mixer/build";
+import { callHeaders, Refusal } from "../shared/http";
+
+interface Plan {
+  readonly cards: { name: string; was: string | null; swatches: { name: string; colour: string }[] }[];
+  readonly problems: { place: string; message: string }[];
+}
+
+const MOST_PROBLEMS = 12;
+
+/** Brings cards in from a file: shows what would come of it, and changes nothing before the user says so. */
+export function importCards(place: HTMLElement): void {
+  const project = place.dataset["project"]!;
+  const input = place.querySelector<HTMLInputElement>("input[type=file]")!;
+  const plan = place.querySelector<HTMLElement>(".import-plan")!;
+
+  input.addEventListener("change", () => {
+    const file = input.files?.[0];
+    input.value = "";
+    if (file) {
+      send<Plan>("plan", file).then(
+        (found) => show(found, file),
+        (error: Error) => plan.replaceChildren(el("p", { role: "alert" }, error.message)),
+      );
+    }
+  });
+
+  function show({ cards, problems }: Plan, file: File): void {
+    plan.replaceChildren(
+      el("h3", {}, `${file.name} would add`),
+      ...cards.map((card) =>
+        el(
+          "div",
+          { className: "import-card" },
+          el("strong", {}, card.name),
+          card.was
+            ? el("span", { className: "quiet" }, ` renamed, since there is a ${card.was} already`)
+            : "",
+          el("div", { className: "chips" }, ...card.swatches.slice(0, 40).map(stone)),
+        ),
+      ),
+      ...(problems.length > 0 ? [cannot(problems)] : []),
+      el(
+        "p",
+        { className: "ask-acts" },
+        el(
+          "button",
+          { type: "button", className: "button strong", click: () => void take(file) },
+          cards.length === 1 ? "Add this card" : `Add ${cards.length} cards`,
+        ),
+        el(
+          "button",
+          { type: "button", className: "button", click: () => plan.replaceChildren() },
+          "Leave it",
+        ),
+      ),
+    );
+  }
+
+  async function take(file: File): Promise<void> {
+    try {
+      await send("take", file);
+      location.reload();
+    } catch (error) {
+      plan.replaceChildren(el("p", { role: "alert" }, (error as Error).message));
+    }
+  }
+
+  async function send<T>(what: "plan" | "take", file: File): Promise<T> {
+    const body = new FormData();
+    body.append("file", file);
+    const response = await fetch(`/projects/${project}/cards/${what}`, {
+      method: "POST",
+      headers: callHeaders(),
+      body,
+    });
+    if (!response.ok) {
+      const problem = (await response.json().catch(() => ({}))) as { detail?: string };
+      throw new Refusal(
+        response.status,
+        problem.detail ?? "The file could not be read. Nothing was changed.",
+      );
+    }
+    return (await response.json()) as T;
+  }
+}
+
+function stone(swatch: { name: string; colour: string }): HTMLElement {
+  const chip = el("span", { className: "chip", title: `${swatch.name}, ${swatch.colour}` });
+  chip.style.backgroundColor = swatch.colour;
+  return chip;
+}
+
+function cannot(problems: Plan["problems"]): HTMLElement {
+  const more = problems.length - MOST_PROBLEMS;
+  return el(
+    "details",
+    { className: "import-problems", open: true },
+    el(
+      "summary",
+      {},
+      problems.length === 1 ? "1 thing cannot be read" : `${problems.length} things cannot be read`,
+    ),
+    el(
+      "ul",
+      {},
+      ...problems
+        .slice(0, MOST_PROBLEMS)
+        .map((each) => el("li", {}, el("strong", {}, each.place), ` ${each.message}`)),
+      ...(more > 0 ? [el("li", {}, `and ${more} more`)] : []),
+    ),
+  );
+}
