@@ -3,13 +3,16 @@
 const card = (name, subject, swatches) => ({
   name,
   subject,
-  swatches: Object.entries(swatches).map(([swatch, colour]) => ({ name: swatch, colour })),
+  swatches: Object.entries(swatches).map(([swatch, made]) => {
+    const [colour, follows] = [made].flat();
+    return { name: swatch, colour, ...(follows ? { follows } : {}) };
+  }),
 });
 
 export const cards = [
   card("Juniper", "oilskins", {
     Coat: "#2f6f5e",
-    Lining: "#1f5046",
+    Lining: ["#1f5046", "Coat"],
     Scarf: "#d2603f",
     Skin: "#dba07a",
     Hair: "#5b2e25",

@@ -60,7 +60,7 @@ public class ReferencePictures {
     public record Main(String colour, String name, int x, int y, double share) {}
 
     /** @throws UnreadableFile with a message for the user; nothing is kept then */
-    ReferencePicture bring(UUID project, String fileName, byte[] file) {
+    public ReferencePicture bring(UUID project, String fileName, byte[] file) {
         Picture picture = new LineArtReader(limits).read(file);
         if (Arrays.stream(picture.argb()).noneMatch(pixel -> pixel >>> 24 >= 128)) {
             throw new UnreadableFile("This picture has no opaque pixel, so there is no colour in it.");

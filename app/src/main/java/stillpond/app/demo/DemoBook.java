@@ -1,27 +1,40 @@
 package stillpond.app.demo;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
+import stillpond.core.palette.Paint;
 import stillpond.core.palette.Swatch;
+import stillpond.core.palette.Tie;
 
 /** The contents of {@code demo/book.json}. */
 record DemoBook(String title, List<DemoCard> cards, List<DemoScene> scenes) {
 
     record DemoCard(String name, String subject, List<DemoSwatch> swatches) {
         Card asCard() {
-            return new Card(
-                    UUID.randomUUID(),
-                    name,
-                    subject,
-                    swatches.stream().map(DemoSwatch::asSwatch).toList());
+            List<Swatch> made = new ArrayList<>();
+            for (DemoSwatch swatch : swatches) {
+                made.add(swatch.asSwatch(made));
+            }
+            return new Card(UUID.randomUUID(), name, subject, made);
         }
     }
 
-    record DemoSwatch(String name, String colour) {
-        Swatch asSwatch() {
-            return new Swatch(UUID.randomUUID(), name, Srgb.ofHex(colour));
+    /** @param follows the name of a swatch before it on the card, or null */
+    record DemoSwatch(String name, String colour, String follows) {
+        Swatch asSwatch(List<Swatch> before) {
+            Swatch own = new Swatch(UUID.randomUUID(), name, Srgb.ofHex(colour));
+            return before.stream()
+                    .filter(each -> each.name().equals(follows))
+                    .findFirst()
+                    .map(source -> own.painted(new Paint.Tied(source.id(), tie(source))))
+                    .orElse(own);
+        }
+
+        private Tie tie(Swatch source) {
+            return Tie.Shift.between(((Paint.Process) source.paint()).colour(), Srgb.ofHex(colour));
         }
     }
 

@@ -14,6 +14,7 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.account.Accounts;
+import stillpond.app.card.ReferencePictures;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
@@ -39,6 +40,8 @@ import tools.jackson.databind.json.JsonMapper;
 @ConditionalOnProperty(name = "pond.demo", havingValue = "true")
 class DemoLoader implements ApplicationRunner {
 
+    private static final String REFERENCE = "marsh-at-noon.jpg";
+
     private final Accounts accounts;
     private final Projects projects;
     private final Palettes palettes;
@@ -46,6 +49,7 @@ class DemoLoader implements ApplicationRunner {
     private final Sharpening sharpening;
     private final SheetChanges changes;
     private final Planes planes;
+    private final ReferencePictures pictures;
     private final JsonMapper json;
     private final TransactionTemplate transaction;
 
@@ -57,6 +61,7 @@ class DemoLoader implements ApplicationRunner {
             Sharpening sharpening,
             SheetChanges changes,
             Planes planes,
+            ReferencePictures pictures,
             JsonMapper json,
             TransactionTemplate transaction) {
         this.accounts = accounts;
@@ -66,6 +71,7 @@ class DemoLoader implements ApplicationRunner {
         this.sharpening = sharpening;
         this.changes = changes;
         this.planes = planes;
+        this.pictures = pictures;
         this.json = json;
         this.transaction = transaction;
     }
@@ -92,6 +98,7 @@ class DemoLoader implements ApplicationRunner {
                 swatches.put(card.name() + "/" + swatch.name(), swatch.id());
             }
         }
+        pictures.bring(project, REFERENCE, read(REFERENCE));
         for (DemoBook.DemoScene demoScene : book.scenes()) {
             Scene scene = projects.addScene(project, demoScene.title());
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {

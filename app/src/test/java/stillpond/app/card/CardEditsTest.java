@@ -1,0 +1,232 @@
+package stillpond.app.card;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import stillpond.app.palette.Palettes;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Role;
+import stillpond.app.sheet.ChangeOutcome;
+import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.Sheets;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+import stillpond.core.colour.Srgb;
+import stillpond.core.exchange.UnreadableCards;
+import stillpond.core.fill.Fill;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
+
+class CardEditsTest {
+
+    private final TestPond pond = TestPond.shared();
+    private final CardEdits edits = pond.bean(CardEdits.class);
+    private final Palettes palettes = pond.bean(Palettes.class);
+    private final Sheets sheets = pond.bean(Sheets.class);
+    private Work work;
+    private Sheet sheet;
+    private UUID card;
+
+    @BeforeEach
+    void fillABox() {
+        work = Work.begin(pond);
+        sheet = work.bring(Drawings.threeBoxes());
+        card = palette().cardOf(work.coat().id()).orElseThrow().id();
+        lay(work.coat().id(), 1);
+        lay(work.scarf().id(), 2);
+    }
+
+    @Test
+    void whatWoreARemovedSwatchWearsAnotherAndUndoPutsItBack() {
+        edits.make(
+                work.project(),
+                work.account(),
+                List.of(remove(work.coat().id(), work.scarf().id().toString())));
+        assertThat(worn(1)).isEqualTo(Fill.flat(work.scarf().id()));
+        assertThat(palette().has(work.coat().id())).isFalse();
+        lay(work.scarf().id(), 3);
+        edits.undo(work.project(), work.account());
+        assertThat(worn(1)).isEqualTo(Fill.flat(work.coat().id()));
+        assertThat(worn(2)).isEqualTo(Fill.flat(work.scarf().id()));
+        assertThat(worn(3)).isEqualTo(Fill.flat(work.scarf().id()));
+        assertThat(palette().card(card).orElseThrow().swatches()).hasSize(2);
+    }
+
+    @Test
+    void undoingAFillOfARemovedSwatchLaysWhatTookItsPlace() {
+        lay(work.scarf().id(), 1);
+        edits.make(
+                work.project(),
+                work.account(),
+                List.of(remove(work.coat().id(), work.scarf().id().toString())));
+        lay(work.scarf().id(), 3);
+        SheetChanges changes = pond.bean(SheetChanges.class);
+        for (int i = 0; i < 2; i++) {
+            UUID concerns = changes.undoable(sheet.id(), work.account(), 1)
+                    .undoable()
+                    .get(0)
+                    .id();
+            changes.make(sheet.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), concerns));
+        }
+        assertThat(worn(1)).isEqualTo(Fill.flat(work.scarf().id()));
+    }
+
+    @Test
+    void theOutlookNamesWhatFollowsAndWhereItIsWorn() {
+        UUID lining = UUID.randomUUID();
+        edits.make(
+                work.project(),
+                work.account(),
+                List.of(add(lining, "Lining", "#1f5046", work.coat().id())));
+        lay(lining, 3);
+        CardEdits.Outlook outlook =
+                edits.outlook(work.project(), List.of(change(work.coat().id(), "#804020")));
+        assertThat(outlook.colours()).containsOnlyKeys(work.coat().id(), lining);
+        assertThat(outlook.sheets())
+                .singleElement()
+                .satisfies(worn -> assertThat(worn.regions()).isEqualTo(2));
+        assertThat(palette().colourOf(work.coat().id())).contains(colour("#2f6f5e"));
+    }
+
+    @Test
+    void aLockedCardIsForTheLead() {
+        UUID colourist = pond.openAccount("c" + UUID.randomUUID());
+        pond.bean(Projects.class).addMember(work.project(), colourist, Role.COLOURIST);
+        edits.make(work.project(), work.account(), List.of(lock(true)));
+        assertThatThrownBy(() -> edits.make(
+                        work.project(), colourist, List.of(change(work.coat().id(), "#804020"))))
+                .hasMessageContaining("only the lead");
+        assertThatThrownBy(() -> edits.make(work.project(), colourist, List.of(lock(false))))
+                .hasMessageContaining("only the lead");
+        edits.make(work.project(), work.account(), List.of(change(work.coat().id(), "#804020")));
+        assertThat(palette().colourOf(work.coat().id())).contains(colour("#804020"));
+    }
+
+    @Test
+    void undoIsRefusedWhenTheCardWasChangedSince() {
+        UUID colourist = pond.openAccount("c" + UUID.randomUUID());
+        pond.bean(Projects.class).addMember(work.project(), colourist, Role.COLOURIST);
+        edits.make(work.project(), colourist, List.of(change(work.coat().id(), "#804020")));
+        edits.make(work.project(), work.account(), List.of(change(work.coat().id(), "#204080")));
+        assertThatThrownBy(() -> edits.undo(work.project(), colourist)).hasMessageContaining("changed this card since");
+        edits.undo(work.project(), work.account());
+        edits.undo(work.project(), colourist);
+        assertThat(palette().colourOf(work.coat().id())).contains(colour("#2f6f5e"));
+        assertThatThrownBy(() -> edits.undo(work.project(), colourist)).hasMessageContaining("no change of yours");
+    }
+
+    @Test
+    void looseColoursLieOnACardOfTheirOwnUntilTheyArePutOnOne() {
+        UUID loose = UUID.randomUUID();
+        edits.make(
+                work.project(),
+                work.account(),
+                List.of(new EditMessage(
+                        EditMessage.Kind.ADD,
+                        null,
+                        loose,
+                        "Try",
+                        null,
+                        null,
+                        null,
+                        null,
+                        "#775533",
+                        null,
+                        null,
+                        null,
+                        null)));
+        assertThat(palette().cardOf(loose))
+                .hasValueSatisfying(each -> assertThat(each.isLoose()).isTrue());
+        lay(loose, 1);
+        edits.make(
+                work.project(),
+                work.account(),
+                List.of(new EditMessage(
+                        EditMessage.Kind.MOVE,
+                        card,
+                        loose,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null)));
+        assertThat(palette().cardOf(loose).map(Card::id)).contains(card);
+        assertThat(worn(1)).isEqualTo(Fill.flat(loose));
+    }
+
+    @Test
+    void aFileThatCannotBeReadChangesNothing() {
+        Exchange exchange = pond.bean(Exchange.class);
+        byte[] broken = "{\"Hut\": {".getBytes(StandardCharsets.UTF_8);
+        assertThatThrownBy(() -> exchange.take(work.project(), work.account(), "cards.json", broken))
+                .isInstanceOf(UnreadableCards.class);
+        assertThatThrownBy(() -> exchange.plan(work.project(), "cards.doc", broken))
+                .hasMessageContaining("design tokens");
+        byte[] taken = "name,colour,card\nRope,#b8a58a,Juniper\n".getBytes(StandardCharsets.UTF_8);
+        Exchange.Plan plan = exchange.plan(work.project(), "table.csv", taken);
+        assertThat(plan.cards()).singleElement().satisfies(planned -> {
+            assertThat(planned.name()).isEqualTo("Juniper 2");
+            assertThat(planned.was()).isEqualTo("Juniper");
+        });
+        assertThat(palette().cards()).extracting(Card::name).doesNotContain("Juniper 2");
+    }
+
+    private Palette palette() {
+        return palettes.of(work.project());
+    }
+
+    private static Srgb colour(String hex) {
+        return Srgb.ofHex(hex);
+    }
+
+    private EditMessage change(UUID swatch, String colour) {
+        return new EditMessage(
+                EditMessage.Kind.CHANGE, null, swatch, null, null, null, null, null, colour, null, null, null, null);
+    }
+
+    private EditMessage add(UUID swatch, String name, String colour, UUID follows) {
+        return new EditMessage(
+                EditMessage.Kind.ADD, card, swatch, name, null, null, null, null, colour, follows, null, null, null);
+    }
+
+    private EditMessage remove(UUID swatch, String instead) {
+        return new EditMessage(
+                EditMessage.Kind.REMOVE, null, swatch, null, null, null, null, null, null, null, null, null, instead);
+    }
+
+    private EditMessage lock(boolean locked) {
+        return new EditMessage(
+                EditMessage.Kind.LOCK_CARD, card, null, null, null, null, null, null, null, null, locked, null, null);
+    }
+
+    private Layer layer() {
+        return sheets.get(work.project(), sheet.id()).frontLayer();
+    }
+
+    private void lay(UUID swatch, int cell) {
+        ChangeOutcome outcome = pond.bean(SheetChanges.class)
+                .make(
+                        sheet.id(),
+                        work.account(),
+                        new ChangeRequest.Lay(UUID.randomUUID(), layer().id(), Fill.flat(swatch), List.of(cell)));
+        assertThat(outcome).isInstanceOf(ChangeOutcome.Made.class);
+    }
+
+    private Fill worn(int cell) {
+        return sheets.fills(layer()).of(cell);
+    }
+}
