@@ -93,6 +93,23 @@ async function tie(id: string): Promise<void> {
   }
 }
 
+async function put(id: string): Promise<void> {
+  const { cards } = await swatches();
+  const name = cards.flatMap((card) => card.swatches).find((each) => each.id === id)!.name;
+  const others = cards
+    .filter((card) => card.id !== cardId && !card.neutral && !card.loose)
+    .map((card) => ({ value: card.id, label: card.name }));
+  const card = await ask(
+    `Put ${name} on another card`,
+    "Whatever wears it goes on wearing it.",
+    "on",
+    others,
+  );
+  if (card) {
+    await make([{ kind: "MOVE", swatch: id, card }]);
+  }
+}
+
 async function remove(id: string): Promise<void> {
   const { cards } = await swatches();
   const all = cards.flatMap((card) => card.swatches);
@@ -138,6 +155,8 @@ async function act(button: HTMLElement): Promise<void> {
       return move(id!, -1);
     case "down":
       return move(id!, 1);
+    case "put":
+      return put(id!);
     case "remove":
       return remove(id!);
     case "lock":

@@ -27,6 +27,7 @@ import { Work } from "./model/work";
 import { dropPebbles } from "./shore/drag";
 import { Live } from "../shared/live";
 import { Mixing } from "./shore/mixing";
+import { chooseCards } from "./shore/choice";
 import { Shore } from "./shore/shore";
 import { Carried } from "./view/carried";
 import { keepView } from "./view/kept-view";
@@ -68,6 +69,7 @@ async function open(): Promise<void> {
 
   const hand = new Hand(regions, fills, work, view);
   const shore = new Shore(hand, fills);
+  chooseCards(path, shore);
   const live = new Live(path.split("/")[2]!);
   const mixing = new Mixing(path, hand, fills, regions, work, view, shore, live);
   live.onSheet((sheet, author) => {
@@ -133,7 +135,13 @@ async function open(): Promise<void> {
     step: (by) => hand.step(by),
     pointedAt: (at) => drawer.pointAt(at),
   });
-  dropPebbles(byId("shore"), canvas, new Carried(byId("carried"), canvas, hand, fills), hand);
+  dropPebbles(
+    byId("shore"),
+    canvas,
+    new Carried(byId("carried"), canvas, hand, fills),
+    hand,
+    (dragged, onto, at) => mixing.meet(dragged, onto, at),
+  );
   showMap(view);
   showHelp(hand);
 

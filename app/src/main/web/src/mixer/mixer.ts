@@ -1,6 +1,13 @@
 import { el, chip } from "./build";
 import { hexOf, MODELS, numbersOf, ofPolar, polar, readColour, type Model, type Polar } from "./models";
-import { describe, type CardState, type Edit, type PaletteCalls, type SwatchState } from "./palette-calls";
+import {
+  describe,
+  type CardState,
+  type Edit,
+  type Outlook,
+  type PaletteCalls,
+  type SwatchState,
+} from "./palette-calls";
 import { Pool } from "./pool";
 import { difference, mixed, NUDGES, nudged, ramp, related, webSafe } from "./steps";
 
@@ -8,6 +15,7 @@ const KEPT_MODEL = "pond/model";
 const SETTLE_MS = 160;
 /** Colours nearer than this are hard to tell apart. */
 const NEAR = 2.3;
+const MOST_SHEETS = 2;
 
 /** What the mixer works on, and whom it tells. */
 export interface Target {
@@ -58,6 +66,7 @@ export class Mixer {
   private readonly other = el("select", { "aria-label": "Colour to mix in", change: () => this.showMix() });
   private readonly steps = el("div", { className: "chips" });
   private readonly kin = el("div", { className: "chips" });
+  private readonly usedLabel = el("span", {}, "Used");
   private readonly history = el("div", { className: "chips" });
   private readonly name = el("input", { "aria-label": "Name of the new swatch", maxlength: 120 });
   private readonly onto = el("select", { "aria-label": "Card for the new swatch" });
@@ -68,6 +77,7 @@ export class Mixer {
     className: "button strong",
     click: () => void this.takeChange(),
   });
+  private readonly sheets = el("div", { className: "mixer-sheets" });
   private readonly pool = new Pool((colour) => this.take(colour));
 
   constructor(private readonly calls: PaletteCalls) {
@@ -124,6 +134,7 @@ export class Mixer {
           ),
           act("print", () => void this.takePrintable(), "The nearest colour that comes out in print"),
         ),
+        this.sheets,
       ),
       el(
         "div",
@@ -137,7 +148,7 @@ export class Mixer {
           act("a tenth", () => this.mix(0.1)),
           this.steps,
         ),
-        el("div", { className: "mixer-row quiet" }, "Related", this.kin, "Used", this.history),
+        el("div", { className: "mixer-row quiet" }, "Related", this.kin, this.usedLabel, this.history),
         el(
           "div",
           { className: "mixer-row mixer-new" },
@@ -168,14 +179,16 @@ export class Mixer {
     this.hex = target.colour;
     this.showColour(false);
     this.said.textContent = swatch?.follows ? `Tied to ${swatch.follows}: ${swatch.how}.` : "";
-    void this.calls
-      .used()
-      .then((used) =>
-        this.history.replaceChildren(
-          ...used.slice(0, 10).map((hex) => chip(hex, hex, () => this.takeHex(hex))),
-        ),
-      );
+    void this.calls.used().then((used) => {
+      this.usedLabel.hidden = used.length === 0;
+      this.history.replaceChildren(...used.slice(0, 8).map((hex) => chip(hex, hex, () => this.takeHex(hex))));
+    });
     this.element.querySelector<HTMLElement>(".mixer-nudges .button")?.focus({ preventScroll: true });
+  }
+
+  /** Goes on from a colour other than the one it opened with. */
+  begin(hex: string): void {
+    this.takeHex(hex);
   }
 
   close(): void {
@@ -202,6 +215,7 @@ export class Mixer {
       el("option", { value: "" }, "loose, on no card"),
     );
     this.name.value = "";
+    this.sheets.replaceChildren();
     this.tie.checked = false;
     this.tie.parentElement!.hidden = !swatch;
     this.tieLabel.textContent = swatch ? `tied to ${swatch.name}: it follows when that changes` : "";
@@ -359,6 +373,7 @@ export class Mixer {
           return;
         }
         words.unshift(describe(outlook));
+        this.showSheets(outlook);
         this.target!.preview(this.hex, outlook.colours);
       } catch (error) {
         words.unshift((error as Error).message);
@@ -367,6 +382,24 @@ export class Mixer {
       words.unshift(`Tied to ${swatch.follows}: ${swatch.how}.`);
     }
     this.said.textContent = words.join(" ").trim();
+  }
+
+  /** The sheets that would change, each before and after. */
+  private showSheets({ colours, sheets }: Outlook): void {
+    const tried = Object.entries({ ...colours, [this.target!.swatch!.id]: this.hex })
+      .map(([id, hex]) => `try=${id}${encodeURIComponent(hex)}`)
+      .join("&");
+    this.sheets.replaceChildren(
+      ...sheets.slice(0, MOST_SHEETS).map(({ sheet, title }) => {
+        const path = `/projects/${this.calls.project}/sheets/${sheet}/small.png`;
+        return el(
+          "figure",
+          { title: `${title}, before and after` },
+          el("img", { src: path, alt: `${title} before` }),
+          el("img", { src: `${path}?${tried}`, alt: `${title} after` }),
+        );
+      }),
+    );
   }
 
   private asChange(swatch: SwatchState): Edit {

@@ -4,6 +4,7 @@ import { PaletteCalls, type Edit } from "../mixer/palette-calls";
 import { byId } from "../shared/dom";
 import { call } from "../shared/http";
 import { registerMenu } from "../shared/menu";
+import { submitOnChoice } from "../shared/submits";
 import { Lens } from "./lens";
 
 registerMenu(alpine);
@@ -30,9 +31,7 @@ const project = page.dataset["project"]!;
 const id = page.dataset["picture"];
 const path = `/projects/${project}/pictures/${id}`;
 
-byId<HTMLInputElement>("file").addEventListener("change", (event) =>
-  (event.target as HTMLInputElement).form!.submit(),
-);
+submitOnChoice();
 
 /** Taking colours out of the picture shown. */
 class Sampling {

@@ -1,17 +1,12 @@
 package stillpond.bench;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType.LaunchOptions;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 
 /** What somebody at the desk waits for, in headless Chromium with WebGL2 in software. */
 final class DeskBench {
@@ -42,25 +37,8 @@ final class DeskBench {
     }
 
     public static void main(String[] args) throws Exception {
-        try (Playwright playwright = Playwright.create(
-                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))) {
-            LaunchOptions options = new LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync",
-                            "--use-angle=swiftshader",
-                            "--enable-unsafe-swiftshader"));
-            Page page = playwright
-                    .chromium()
-                    .launch(options)
-                    .newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))
-                    .newPage();
+        try (HeadlessChromium chromium = new HeadlessChromium()) {
+            Page page = chromium.newContext().newPage();
             page.setDefaultTimeout(120_000);
             new DeskBench(page, args[0]).run();
         }

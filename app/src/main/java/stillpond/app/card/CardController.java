@@ -22,6 +22,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.exchange.CardCsv;
@@ -41,13 +42,21 @@ class CardController {
     private final Sheets sheets;
     private final Exchange exchange;
     private final ModelSheets modelSheets;
+    private final Press press;
 
-    CardController(Projects projects, Palettes palettes, Sheets sheets, Exchange exchange, ModelSheets modelSheets) {
+    CardController(
+            Projects projects,
+            Palettes palettes,
+            Sheets sheets,
+            Exchange exchange,
+            ModelSheets modelSheets,
+            Press press) {
         this.projects = projects;
         this.palettes = palettes;
         this.sheets = sheets;
         this.exchange = exchange;
         this.modelSheets = modelSheets;
+        this.press = press;
     }
 
     @GetMapping("/projects/{project}/cards/{card}")
@@ -65,6 +74,21 @@ class CardController {
         model.addAttribute("sheets", all);
         model.addAttribute("model", modelSheets.of(card, all).orElse(null));
         return "card/card";
+    }
+
+    @PostMapping("/projects/{project}/print-condition")
+    String choosePrintCondition(@PathVariable UUID project, @RequestParam MultipartFile file) throws IOException {
+        press.choose(project, FileTitle.of(String.valueOf(file.getOriginalFilename())), file.getBytes());
+        return "redirect:/projects/" + project + "/cards";
+    }
+
+    /** All cards, and what goes for all of them. */
+    @GetMapping("/projects/{project}/cards")
+    String cards(@PathVariable UUID project, Model model) {
+        model.addAttribute("project", projects.get(project));
+        model.addAttribute("cards", CardView.of(palettes.of(project)));
+        model.addAttribute("press", press.titleOf(project));
+        return "card/cards";
     }
 
     @PostMapping("/projects/{project}/cards")

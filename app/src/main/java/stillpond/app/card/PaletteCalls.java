@@ -1,6 +1,7 @@
 package stillpond.app.card;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +15,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.core.colour.ColourNames;
+import stillpond.core.colour.PrintCondition;
 import stillpond.core.colour.Srgb;
 
 /** The calls of the mixer and the card page. */
@@ -107,8 +109,11 @@ class PaletteCalls {
     @GetMapping("/about")
     About about(@PathVariable UUID project, @RequestParam String colour) {
         Srgb srgb = Srgb.ofHex(colour);
+        Optional<PrintCondition> condition = press.of(project);
         return new About(
-                ColourNames.suggest(srgb), press.printable(srgb).map(Srgb::hex).orElse(null), press.isPrintable(srgb));
+                ColourNames.suggest(srgb),
+                condition.map(each -> each.printable(srgb).hex()).orElse(null),
+                condition.map(each -> each.isPrintable(srgb)).orElse(true));
     }
 
     @GetMapping("/used")

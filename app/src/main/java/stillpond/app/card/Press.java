@@ -3,25 +3,39 @@ package stillpond.app.card;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.sheet.Planes;
 import stillpond.core.colour.PrintCondition;
-import stillpond.core.colour.Srgb;
 
-/** The print condition that colours are judged by: an ICC profile of this machine. */
+/** The print condition that the colours of a project are judged by: an ICC profile brought in for it, or else that of this machine. */
 @Component
+@Transactional
 class Press {
 
     private static final Logger LOG = LoggerFactory.getLogger(Press.class);
+    private static final String OF_THIS_MACHINE = "as this machine has it";
 
-    private final Optional<PrintCondition> condition;
+    private final JdbcClient jdbc;
+    private final Planes planes;
+    private final Optional<PrintCondition> otherwise;
+    private final Map<String, PrintCondition> read = new ConcurrentHashMap<>();
 
-    Press(@Value("${pond.print.profile}") Path profile) {
-        this.condition = read(profile);
+    Press(JdbcClient jdbc, Planes planes, @Value("${pond.print.profile}") Path profile) {
+        this.jdbc = jdbc;
+        this.planes = planes;
+        this.otherwise = read(profile);
     }
+
+    private record Chosen(String title, String content) {}
 
     private static Optional<PrintCondition> read(Path profile) {
         try {
@@ -32,13 +46,32 @@ class Press {
         }
     }
 
-    /** Empty if no print condition is installed. */
-    Optional<Srgb> printable(Srgb colour) {
-        return condition.map(press -> press.printable(colour));
+    /** Empty if no profile is installed and none was brought in. */
+    @Transactional(readOnly = true)
+    public Optional<PrintCondition> of(UUID project) {
+        return chosen(project)
+                .map(each ->
+                        read.computeIfAbsent(each.content(), content -> PrintCondition.of(planes.content(content))))
+                .or(() -> otherwise);
     }
 
-    /** True as well if no print condition is installed. */
-    boolean isPrintable(Srgb colour) {
-        return condition.map(press -> press.isPrintable(colour)).orElse(true);
+    @Transactional(readOnly = true)
+    public String titleOf(UUID project) {
+        return chosen(project).map(Chosen::title).orElse(otherwise.isPresent() ? OF_THIS_MACHINE : "none");
+    }
+
+    /** @throws IllegalArgumentException with a message for the user if it is no profile of printing inks; the condition stays as it is */
+    void choose(UUID project, String title, byte[] profile) {
+        PrintCondition.of(profile);
+        jdbc.sql("""
+                        insert into print_condition (project_id, title, content) values (?, ?, ?)
+                        on conflict (project_id) do update set title = excluded.title, content = excluded.content""").params(project, title, planes.keep(profile)).update();
+    }
+
+    private Optional<Chosen> chosen(UUID project) {
+        return jdbc.sql("select title, content from print_condition where project_id = ?")
+                .param(project)
+                .query(Chosen.class)
+                .optional();
     }
 }

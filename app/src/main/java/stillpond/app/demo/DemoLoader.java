@@ -98,7 +98,7 @@ class DemoLoader implements ApplicationRunner {
                 swatches.put(card.name() + "/" + swatch.name(), swatch.id());
             }
         }
-        pictures.bring(project, REFERENCE, read(REFERENCE));
+        pictures.bring(project, "Marsh at noon.jpg", read(REFERENCE));
         for (DemoBook.DemoScene demoScene : book.scenes()) {
             Scene scene = projects.addScene(project, demoScene.title());
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {

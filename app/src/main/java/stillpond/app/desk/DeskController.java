@@ -3,12 +3,16 @@ package stillpond.app.desk;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
 import stillpond.app.sheet.Sheet;
@@ -26,12 +30,14 @@ class DeskController {
     private final ProjectViews projects;
     private final Sheets sheets;
     private final DeskStates states;
+    private final ShoreCards shore;
     private final JsonMapper json;
 
-    DeskController(ProjectViews projects, Sheets sheets, DeskStates states, JsonMapper json) {
+    DeskController(ProjectViews projects, Sheets sheets, DeskStates states, ShoreCards shore, JsonMapper json) {
         this.projects = projects;
         this.sheets = sheets;
         this.states = states;
+        this.shore = shore;
         this.json = json;
     }
 
@@ -55,17 +61,36 @@ class DeskController {
         model.addAttribute("planes", state.planes());
         // Inside a script element, no text may look like its end.
         model.addAttribute("state", json.writeValueAsString(state).replace("<", "\\u003c"));
-        model.addAttribute("keys", keys(view.cards()));
+        lay(model, sheet, view);
         return "desk/desk";
     }
 
     /** The cards on the shore alone, for a desk that is open while the palette changes. */
     @GetMapping("/projects/{project}/sheets/{sheet}/shore")
-    String shore(@PathVariable UUID project, Model model) {
-        ProjectView view = projects.get(project);
-        model.addAttribute("project", view);
-        model.addAttribute("keys", keys(view.cards()));
+    String shore(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
+        sheets.get(project, sheet);
+        lay(model, sheet, projects.get(project));
         return "desk/shore :: cards";
+    }
+
+    /** Chooses the cards that lie on the shore of this sheet, in their order; answers with the shore as it is then. */
+    @PostMapping("/projects/{project}/sheets/{sheet}/shore")
+    String chooseCards(
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody List<UUID> cards, Model model) {
+        sheets.get(project, sheet);
+        ProjectView view = projects.get(project);
+        Set<UUID> known = view.cards().stream().map(CardView::id).collect(Collectors.toSet());
+        shore.choose(sheet, cards.stream().filter(known::contains).distinct().toList());
+        lay(model, sheet, view);
+        return "desk/shore :: cards";
+    }
+
+    private void lay(Model model, UUID sheet, ProjectView view) {
+        List<CardView> cards = shore.of(sheet, view.cards());
+        model.addAttribute("project", view);
+        model.addAttribute("shore", cards);
+        model.addAttribute("allCards", view.cards());
+        model.addAttribute("keys", keys(cards));
     }
 
     /** The digits, in the order in which they lie on the keyboard, go to the first ten swatches that are no neutrals. */

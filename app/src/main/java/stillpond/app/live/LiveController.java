@@ -5,6 +5,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,6 +44,12 @@ class LiveController {
     @TransactionalEventListener
     void on(SheetChanged changed) {
         tell(changed.project(), "sheet", changed.sheet() + " " + changed.author());
+    }
+
+    /** Open lines would hold up the end of the application. */
+    @EventListener
+    void onClose(ContextClosedEvent closing) {
+        listeners.values().forEach(ofProject -> ofProject.forEach(SseEmitter::complete));
     }
 
     private void tell(UUID project, String name, String data) {

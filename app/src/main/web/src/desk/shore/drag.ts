@@ -1,11 +1,20 @@
 import type { Hand } from "../hand/hand";
-import { NO_FILL } from "../model/state";
+import { NO_FILL, type Fill } from "../model/state";
 import type { Carried } from "../view/carried";
 
 const DRAG_PX = 7;
 
-/** Lets a pebble be dragged from the shore and dropped on a region; the swatch in the hand stays as it was. */
-export function dropPebbles(shore: HTMLElement, canvas: HTMLElement, carried: Carried, hand: Hand): void {
+/** What happens when one swatch is dropped on another, at a place in the window. */
+export type Meeting = (dragged: Fill, onto: Fill, at: { x: number; y: number }) => void;
+
+/** Lets a pebble be dragged from the shore and dropped on a region or on another pebble; the swatch in the hand stays as it was. */
+export function dropPebbles(
+  shore: HTMLElement,
+  canvas: HTMLElement,
+  carried: Carried,
+  hand: Hand,
+  meet: Meeting,
+): void {
   shore.addEventListener("pointerdown", (down) => {
     const pebble = (down.target as Element).closest<HTMLElement>(".pebble[data-fill]");
     if (pebble && down.button === 0) {
@@ -35,6 +44,15 @@ export function dropPebbles(shore: HTMLElement, canvas: HTMLElement, carried: Ca
       }
       if (event.type === "pointerup" && overSheet(event)) {
         hand.layHere(fill);
+      } else if (event.type === "pointerup") {
+        const other = document
+          .elementsFromPoint(event.clientX, event.clientY)
+          .map((each) => each.closest<HTMLElement>(".pebble[data-fill]"))
+          .find((each) => each !== null);
+        const onto = other?.dataset["fill"] ?? NO_FILL;
+        if (onto !== NO_FILL && fill !== NO_FILL && onto !== fill) {
+          meet(fill, onto, { x: event.clientX, y: event.clientY });
+        }
       }
       carried.drop();
       pebble.addEventListener("click", swallow, { capture: true, once: true });

@@ -1,11 +1,13 @@
 import { byId } from "../../shared/dom";
 import type { Live } from "../../shared/live";
 import { Mixer } from "../../mixer/mixer";
-import { PaletteCalls } from "../../mixer/palette-calls";
+import { el } from "../../mixer/build";
+import { mixed } from "../../mixer/steps";
+import { PaletteCalls, type Edit } from "../../mixer/palette-calls";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
-import { NO_FILL } from "../model/state";
+import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
 import type { Shore } from "./shore";
@@ -44,9 +46,70 @@ export class Mixing {
   async open(): Promise<void> {
     if (this.mixer.isOpen) {
       this.mixer.close();
+    } else {
+      await this.openFor(this.hand.present.get());
+    }
+  }
+
+  /** Offers what two swatches can do with each other when one is dropped on the other. */
+  meet(dragged: Fill, onto: Fill, at: { x: number; y: number }): void {
+    const [from, to] = [this.fills.swatch(dragged), this.fills.swatch(onto)];
+    if (!from || !to) {
       return;
     }
-    const fill = this.hand.present.get();
+    const close = () => menu.remove();
+    const act = (label: string, edits: Edit[] | undefined) =>
+      el(
+        "button",
+        {
+          type: "button",
+          className: "menu-item",
+          click: () =>
+            void (edits ? this.make(edits) : this.openFor(onto, mixed(to.colour, from.colour, 0.5))).finally(
+              close,
+            ),
+        },
+        label,
+      );
+    const menu = el(
+      "div",
+      {
+        className: "menu-list meeting",
+        role: "menu",
+        keydown: (event: KeyboardEvent) => event.key === "Escape" && close(),
+      },
+      act(`Mix ${to.name} halfway to ${from.name}`, undefined),
+      act(`Give ${to.name} the colour of ${from.name}`, [
+        { kind: "CHANGE", swatch: onto, colour: from.colour },
+      ]),
+      act(`Tie ${to.name} to ${from.name}, colours as they are`, [
+        { kind: "CHANGE", swatch: onto, paint: `tied ${dragged} shift 0 0 0` },
+        { kind: "CHANGE", swatch: onto, colour: to.colour },
+      ]),
+      el("button", { type: "button", className: "menu-item", click: close }, "Leave it"),
+    );
+    byId("desk").append(menu);
+    menu.style.left = `${Math.min(at.x, innerWidth - menu.offsetWidth - 12)}px`;
+    menu.style.top = `${at.y - menu.offsetHeight - 12}px`;
+    menu.querySelector("button")!.focus();
+  }
+
+  private async make(edits: Edit[]): Promise<void> {
+    try {
+      this.noteTaken((await this.calls.make(edits)).words);
+      await this.renew();
+    } catch (error) {
+      this.work.notice.set((error as Error).message);
+    }
+  }
+
+  private noteTaken(words: string): void {
+    this.changes.push(this.work.depth);
+    this.hand.said.set(words);
+  }
+
+  /** @param start a colour to begin with, other than its own */
+  private async openFor(fill: Fill, start?: string): Promise<void> {
     const cell = this.hand.cell.get();
     const under = cell === undefined ? [] : this.regions.cellsWith(cell);
     const { cards } = await this.calls.palette();
@@ -64,8 +127,7 @@ export class Mixing {
         this.fills.tryOn(tried, swatch ? [] : under, hex);
       },
       taken: (words, made) => {
-        this.changes.push(this.work.depth);
-        this.hand.said.set(words);
+        this.noteTaken(words);
         void this.renew().then(() => {
           if (made) {
             this.hand.hold(made);
@@ -74,6 +136,9 @@ export class Mixing {
       },
       closed: () => byId("sheet").focus({ preventScroll: true }),
     });
+    if (start) {
+      this.mixer.begin(start);
+    }
   }
 
   close(): void {

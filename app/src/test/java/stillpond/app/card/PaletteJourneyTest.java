@@ -125,14 +125,14 @@ class PaletteJourneyTest {
         Download tokens =
                 page.waitForDownload(() -> page.getByText("Design tokens").click());
         UUID other = pond.bean(Projects.class).start("Second book", work.account());
-        page.navigate(pond.url() + "/projects/" + other);
+        page.navigate(pond.url() + "/projects/" + other + "/cards");
         // A download has no ending of its own in its path; the file goes in under its name.
         page.locator("#import-cards input")
                 .setInputFiles(new FilePayload(tokens.suggestedFilename(), "application/json", read(tokens)));
         assertThat(page.locator(".import-plan")).containsText("Harbour.json would add");
         assertThat(cards(other)).as("nothing is taken before consent").hasSize(1);
         page.getByText("Add this card").click();
-        assertThat(page.locator(".cast")).containsText("Wet rope");
+        assertThat(page.locator(".card-wall")).containsText("Wet rope");
 
         Palette there = palettes.of(other);
         Palette here = palettes.of(work.project());

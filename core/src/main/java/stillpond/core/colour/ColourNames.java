@@ -15,15 +15,15 @@ public final class ColourNames {
     private static final String LIST = "names.csv";
     private static final List<Named> NAMED = read();
 
-    private record Named(Oklab colour, String name) {}
+    private record Named(Lab colour, String name) {}
 
     private ColourNames() {}
 
-    /** The name whose colour is nearest in OKLab. */
+    /** The name whose colour is nearest by CIEDE2000. */
     public static String suggest(Srgb colour) {
-        Oklab wanted = Oklab.of(colour);
+        Lab wanted = Lab.of(colour, White.D50);
         return NAMED.stream()
-                .min(Comparator.comparingDouble(named -> named.colour().distanceTo(wanted)))
+                .min(Comparator.comparingDouble(named -> Ciede2000.between(named.colour(), wanted)))
                 .orElseThrow()
                 .name();
     }
@@ -33,7 +33,7 @@ public final class ColourNames {
                 BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
             return lines.lines()
                     .filter(line -> line.matches("#[0-9a-f]{6},.*"))
-                    .map(line -> new Named(Oklab.of(Srgb.ofHex(line.substring(0, 7))), line.substring(8)))
+                    .map(line -> new Named(Lab.of(Srgb.ofHex(line.substring(0, 7)), White.D50), line.substring(8)))
                     .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -1,0 +1,8 @@
+import { all } from "./dom";
+
+/** Sends a form as soon as a file is chosen in it. */
+export function submitOnChoice(): void {
+  for (const input of all<HTMLInputElement>("input[data-submits]")) {
+    input.addEventListener("change", () => input.form!.submit());
+  }
+}
