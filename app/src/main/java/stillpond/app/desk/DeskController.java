@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
+import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.shelf.ProjectView;
@@ -30,13 +31,21 @@ class DeskController {
     private final ProjectViews projects;
     private final Sheets sheets;
     private final DeskStates states;
+    private final Palettes palettes;
     private final ShoreCards shore;
     private final JsonMapper json;
 
-    DeskController(ProjectViews projects, Sheets sheets, DeskStates states, ShoreCards shore, JsonMapper json) {
+    DeskController(
+            ProjectViews projects,
+            Sheets sheets,
+            DeskStates states,
+            Palettes palettes,
+            ShoreCards shore,
+            JsonMapper json) {
         this.projects = projects;
         this.sheets = sheets;
         this.states = states;
+        this.palettes = palettes;
         this.shore = shore;
         this.json = json;
     }
@@ -61,7 +70,7 @@ class DeskController {
         model.addAttribute("planes", state.planes());
         // Inside a script element, no text may look like its end.
         model.addAttribute("state", json.writeValueAsString(state).replace("<", "\\u003c"));
-        lay(model, sheet, view);
+        lay(model, project, sheet, view.cards());
         return "desk/desk";
     }
 
@@ -69,7 +78,7 @@ class DeskController {
     @GetMapping("/projects/{project}/sheets/{sheet}/shore")
     String shore(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
         sheets.get(project, sheet);
-        lay(model, sheet, projects.get(project));
+        lay(model, project, sheet, cards(project));
         return "desk/shore :: cards";
     }
 
@@ -78,18 +87,22 @@ class DeskController {
     String chooseCards(
             @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody List<UUID> cards, Model model) {
         sheets.get(project, sheet);
-        ProjectView view = projects.get(project);
-        Set<UUID> known = view.cards().stream().map(CardView::id).collect(Collectors.toSet());
+        List<CardView> all = cards(project);
+        Set<UUID> known = all.stream().map(CardView::id).collect(Collectors.toSet());
         shore.choose(sheet, cards.stream().filter(known::contains).distinct().toList());
-        lay(model, sheet, view);
+        lay(model, project, sheet, all);
         return "desk/shore :: cards";
     }
 
-    private void lay(Model model, UUID sheet, ProjectView view) {
-        List<CardView> cards = shore.of(sheet, view.cards());
-        model.addAttribute("project", view);
+    private List<CardView> cards(UUID project) {
+        return CardView.of(palettes.of(project));
+    }
+
+    private void lay(Model model, UUID project, UUID sheet, List<CardView> all) {
+        List<CardView> cards = shore.of(sheet, all);
+        model.addAttribute("projectId", project);
         model.addAttribute("shore", cards);
-        model.addAttribute("allCards", view.cards());
+        model.addAttribute("allCards", all);
         model.addAttribute("keys", keys(cards));
     }
 

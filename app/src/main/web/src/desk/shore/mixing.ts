@@ -156,9 +156,9 @@ export class Mixing {
 
   /** Takes over cards and colours as they are now. */
   private async renew(): Promise<void> {
-    const [{ cards }, shore] = await Promise.all([this.calls.palette(), fetch(`${this.path}/shore`)]);
-    this.fills.learn(cards);
-    this.shore.renew(await shore.text());
+    const shore = fetch(`${this.path}/shore`);
+    this.fills.learn((await this.calls.palette()).cards);
+    this.shore.renew(await (await shore).text());
     if (this.hand.present.get() !== NO_FILL && !this.fills.swatch(this.hand.present.get())) {
       this.hand.hold(NO_FILL);
     }

@@ -185,6 +185,17 @@ class DemoTest {
         assertAccessible(page, axe);
         page.keyboard().press("?");
         assertAccessible(page, axe);
+        page.keyboard().press("Escape");
+        page.keyboard().press("x");
+        page.waitForSelector(".mixer:not([hidden]) .mixer-near:not(:empty)");
+        assertAccessible(page, axe);
+        for (String way : List.of("/cards", "/pictures")) {
+            page.navigate(project + way);
+            assertAccessible(page, axe);
+        }
+        page.navigate(project + "/cards");
+        page.locator(".cast-card").getByText("Juniper").click();
+        assertAccessible(page, axe);
         page.context().clearCookies();
         page.navigate(pond.url() + "/sign-in");
         assertAccessible(page, axe);
