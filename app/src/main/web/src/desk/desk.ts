@@ -2,6 +2,7 @@ import alpine from "@alpinejs/csp";
 import { byId } from "../shared/dom";
 import { call, Refusal } from "../shared/http";
 import { registerMenu } from "../shared/menu";
+import { Gathering } from "./hand/gathering";
 import { Hand } from "./hand/hand";
 import { KeyInput } from "./hand/keys";
 import { PointerInput } from "./hand/pointer";
@@ -14,6 +15,7 @@ import { Overlay } from "./gaps/overlay";
 import { Pockets } from "./gaps/pockets";
 import { ReachSlider } from "./gaps/reach-slider";
 import { waitUntilSharp } from "./gaps/sharpening";
+import { LedgerDrawer } from "./ledger/ledger-drawer";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
@@ -78,6 +80,8 @@ async function open(): Promise<void> {
       void work.resync();
     }
   });
+  const gathering = new Gathering(path, regions, fills, work, hand, view);
+  byId("tool-ground").addEventListener("click", () => void gathering.ground());
   const look = new Look(view);
   const lookOnly = () => SMALL_SCREEN.matches;
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
@@ -85,6 +89,7 @@ async function open(): Promise<void> {
   const overlay = new Overlay(byId("overlay"), view);
   const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, new Crop(regions, ink, fills));
   new ReachSlider(regions, work);
+  const ledger = new LedgerDrawer(regions, fills, view, gathering, drawer);
   const pockets = new Pockets(regions, fills, work, hand);
   const leak = new Leak(path, regions, work, overlay, view, (cell) => hand.layOn(cell, hand.present.get()));
   const small = new SmallPicture(
@@ -105,6 +110,9 @@ async function open(): Promise<void> {
     q: () => hand.step(-1),
     p: () => pockets.take(),
     x: () => void mixing.open(),
+    f: () => hand.takeTool(hand.gathering.get() ? "fill" : "gather"),
+    r: () => void gathering.ground(),
+    h: () => ledger.toggle(),
     t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
   };
   const keys = new KeyInput(canvas, hand, view, {
@@ -113,12 +121,14 @@ async function open(): Promise<void> {
       return key in gapKeys;
     },
     escape: () => {
+      gathering.letGo();
       leak.close();
       mixing.close();
       damTool.cancel();
       hand.takeTool("fill");
     },
     holdsBack: (cell) => leak.holdsBack(cell),
+    gatherHere: () => gathering.toggleHere(),
     holdByKey: (key) => shore.holdByKey(key),
     stepSwatch: (by) => shore.step(by),
     look: (key) => look.byKey(key),
@@ -131,7 +141,7 @@ async function open(): Promise<void> {
     openMenu: (at) => menu.open(at),
     lookOnly,
     holdsBack: (cell) => leak.holdsBack(cell),
-    drawing: () => (hand.damming.get() ? damTool : undefined),
+    drawing: () => (hand.damming.get() ? damTool : hand.gathering.get() ? gathering : undefined),
     step: (by) => hand.step(by),
     pointedAt: (at) => drawer.pointAt(at),
   });

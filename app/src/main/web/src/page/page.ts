@@ -2,12 +2,18 @@ import alpine from "@alpinejs/csp";
 import "htmx.org";
 import { registerMenu } from "../shared/menu";
 import { submitOnChoice } from "../shared/submits";
+import { mergeTwins } from "./merge-twins";
 import { importCards } from "./import-cards";
 
 registerMenu(alpine);
 alpine.start();
 
 submitOnChoice();
+
+const twins = document.querySelector<HTMLElement>(".twins-side");
+if (twins) {
+  mergeTwins(twins);
+}
 
 const cards = document.getElementById("import-cards");
 if (cards) {

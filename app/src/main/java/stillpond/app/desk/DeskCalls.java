@@ -50,6 +50,12 @@ class DeskCalls {
         return sheets.get(project, sheet).frontLayer().isSharp();
     }
 
+    /** The cells inside each silhouette, the largest figure first. */
+    @GetMapping("/figures")
+    List<List<Integer>> figures(@PathVariable UUID project, @PathVariable UUID sheet) {
+        return sheets.figures(sheets.get(project, sheet).frontLayer());
+    }
+
     /** Makes the changes in their order, each by itself: one that is refused does not hold up the others. */
     @PostMapping("/changes")
     List<ChangeAnswer> make(

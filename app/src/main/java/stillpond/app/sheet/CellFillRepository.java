@@ -39,6 +39,26 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             group by s.id, s.title, s.position order by s.position, s.title""")
     List<WornRegions> countWearing(UUID[] swatches);
 
+    /** How many regions on how many sheets of a project wear each swatch. */
+    @NativeQuery("""
+            select f.swatch_id as swatch, count(distinct (l.id, l.regions[f.cell + 1])) as regions,
+                   count(distinct s.id) as sheets
+            from cell_fill f
+            join layer l on l.id = f.layer_id and l.is_current
+            join sheet s on s.id = l.sheet_id and s.removed_at is null
+            where s.project_id = :project
+            group by f.swatch_id""")
+    List<WornSwatch> countBySwatch(UUID project);
+
+    /** One row of {@link #countBySwatch}. */
+    interface WornSwatch {
+        UUID getSwatch();
+
+        long getRegions();
+
+        long getSheets();
+    }
+
     /** One row of {@link #countWearing}. */
     interface WornRegions {
         UUID getSheet();

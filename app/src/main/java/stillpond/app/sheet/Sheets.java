@@ -15,6 +15,8 @@ import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.gap.Dams;
+import stillpond.core.gap.Figures;
+import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 
 /** The sheets of projects and what they wear now. */
@@ -118,6 +120,13 @@ public class Sheets {
     @Transactional(readOnly = true)
     public Regions regions(Layer layer) {
         return Regions.of(layerDams.openings(layer), layerDams.of(layer));
+    }
+
+    /** The cells of each figure on a layer, as its outside is bounded now; the largest first. */
+    @Transactional(readOnly = true)
+    public List<List<Integer>> figures(Layer layer) {
+        Openings openings = layerDams.openings(layer);
+        return Figures.of(openings.cells(), Regions.of(openings, layerDams.of(layer)));
     }
 
     /** How far each sheet of a project is, by sheet. */

@@ -21,6 +21,17 @@ public class WornSwatches {
     /** How many regions of a sheet wear some swatches. */
     public record Worn(UUID sheet, String title, long regions) {}
 
+    /** How much of a project wears a swatch. */
+    public record Use(UUID swatch, long regions, long sheets) {}
+
+    /** Every swatch that something in a project wears. */
+    @Transactional(readOnly = true)
+    public List<Use> inUse(UUID project) {
+        return fills.countBySwatch(project).stream()
+                .map(each -> new Use(each.getSwatch(), each.getRegions(), each.getSheets()))
+                .toList();
+    }
+
     /** Only sheets that wear one of them. */
     @Transactional(readOnly = true)
     public List<Worn> where(Collection<UUID> swatches) {

@@ -16,10 +16,15 @@ export function waitUntilSharp(
   byId("sharpening").hidden = false;
   const ask = async () => {
     const sharp = await call<boolean>(`${path}/sharp`).catch(() => false);
-    if (sharp && !isBusy()) {
-      await show();
-      byId("sharpening").hidden = true;
-    } else {
+    const shown =
+      sharp &&
+      !isBusy() &&
+      (await show().then(
+        () => true,
+        () => false,
+      ));
+    byId("sharpening").hidden = shown;
+    if (!shown) {
       setTimeout(() => void ask(), ASK_MS);
     }
   };

@@ -24,6 +24,8 @@ export class Hand {
   readonly sampling = atom(false);
   /** Presses draw dams instead of filling. */
   readonly damming = atom(false);
+  /** Presses gather regions instead of filling them. */
+  readonly gathering = atom(false);
   /** The fill laid last, and the one copied; undefined until there is one. */
   private laidLast: Fill | undefined;
   private copied: Fill | undefined;
@@ -49,7 +51,8 @@ export class Hand {
     }
   }
 
-  takeTool(tool: "fill" | "sample" | "dam"): void {
+  takeTool(tool: "fill" | "sample" | "dam" | "gather"): void {
+    this.gathering.set(tool === "gather");
     this.sampling.set(tool === "sample");
     this.damming.set(tool === "dam");
   }

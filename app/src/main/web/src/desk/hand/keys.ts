@@ -23,6 +23,8 @@ export interface KeyTargets {
   escape(): void;
   /** Whether filling a cell is held back because it would run out. */
   holdsBack(cell: number): boolean;
+  /** Gathers the region pointed at, or drops it. */
+  gatherHere(): void;
 }
 
 /** Keys for the whole desk; those that walk over the sheet act only while nothing else has the focus. */
@@ -150,6 +152,10 @@ export class KeyInput {
     const direction = ARROWS[event.key];
     if (direction) {
       this.hand.walk(direction);
+      return true;
+    }
+    if (event.key === "Enter" && this.hand.gathering.get()) {
+      this.targets.gatherHere();
       return true;
     }
     if (event.key === "Enter") {

@@ -1,11 +1,13 @@
 import { Pass } from "./pass";
-import { OUTLINE, RIPPLE, SHEET } from "./shaders";
+import { DIMMED, GATHERED, OUTLINE, RIPPLE, SHEET } from "./shaders";
 
 /** The WebGL2 context of a canvas and the programs that draw a sheet on it; made before there is a sheet, so that they are compiled by then. */
 export class Passes {
   readonly gl: WebGL2RenderingContext;
   readonly outline: Pass;
   readonly ripple: Pass;
+  readonly gathered: Pass;
+  readonly dimmed: Pass;
   private readonly sheets = new Map<string, Pass>();
 
   /** @throws Error if the browser has no WebGL2 */
@@ -18,6 +20,8 @@ export class Passes {
     this.sheet(["FINE"]);
     this.outline = new Pass(gl, OUTLINE);
     this.ripple = new Pass(gl, RIPPLE);
+    this.gathered = new Pass(gl, GATHERED);
+    this.dimmed = new Pass(gl, DIMMED);
   }
 
   /** @param ways of looking, out of FINE, CUT and GREYS, in this order */

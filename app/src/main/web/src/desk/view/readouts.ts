@@ -57,6 +57,9 @@ export function showHelp(hand: Hand): void {
     if (hand.damming.get()) {
       return "Click an opening, sweep over several, or draw a line. Alt lifts; Shift brushes.";
     }
+    if (hand.gathering.get()) {
+      return "Click regions or sweep over them to gather them; then fill them all at once.";
+    }
     return hand.sampling.get() ? "Click a region to take its fill into the hand." : "";
   };
   const show = (event: Event) => {
@@ -67,17 +70,19 @@ export function showHelp(hand: Hand): void {
   document.addEventListener("focusin", show);
   const showTool = () => {
     hint.textContent = resting();
-    const [sampling, damming] = [hand.sampling.get(), hand.damming.get()];
-    byId("tool-fill").setAttribute("aria-pressed", String(!sampling && !damming));
+    const [sampling, damming, gathering] = [hand.sampling.get(), hand.damming.get(), hand.gathering.get()];
+    byId("tool-fill").setAttribute("aria-pressed", String(!sampling && !damming && !gathering));
+    byId("tool-gather").setAttribute("aria-pressed", String(gathering));
     byId("tool-sample").setAttribute("aria-pressed", String(sampling));
     byId("tool-dam").setAttribute("aria-pressed", String(damming));
   };
   hand.sampling.subscribe(showTool);
   hand.damming.subscribe(showTool);
+  hand.gathering.subscribe(showTool);
   byId("tool-fill").addEventListener("click", () => hand.takeTool("fill"));
   byId("tool-sample").addEventListener("click", () => hand.takeTool("sample"));
+  byId("tool-gather").addEventListener("click", () => hand.takeTool("gather"));
   byId("tool-dam").addEventListener("click", () => hand.takeTool("dam"));
-  byId("tool-again").addEventListener("click", () => hand.again());
 }
 
 export function showDelivery(outbox: Outbox): void {

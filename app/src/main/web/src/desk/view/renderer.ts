@@ -30,6 +30,8 @@ export interface Ripple {
 /** Bits of a cell's mark. */
 const POINTED_AT = 1;
 const RIPPLING = 2;
+const GATHERED = 4;
+const LIT = 8;
 /** Regions thinner than this on screen, in CSS pixels, have no room for rings. */
 const LEAST_RINGED_PX = 22;
 
@@ -42,6 +44,8 @@ export class Renderer {
   private readonly strokePx: number;
   private pointed: Box | undefined;
   private rippled: Box | undefined;
+  private gathered: Box | undefined;
+  private isDimmed = false;
 
   constructor(
     private readonly passes: Passes,
@@ -71,6 +75,8 @@ export class Renderer {
     this.marks = new CellTable(this.gl, "number", cellCount);
     this.pointed = undefined;
     this.rippled = undefined;
+    this.gathered = undefined;
+    this.isDimmed = false;
     this.tiles.forEach((tile) => tile.become(cells));
   }
 
@@ -84,6 +90,18 @@ export class Renderer {
   ripple(cells: readonly number[], box: Box | undefined): void {
     this.rippled = box;
     this.mark(RIPPLING, cells);
+  }
+
+  /** Marks these cells, which lie in a box, and no others as gathered. */
+  gather(cells: readonly number[], box: Box | undefined): void {
+    this.gathered = box;
+    this.mark(GATHERED, cells);
+  }
+
+  /** Lights these cells up and dims all others; undefined: none is dimmed. */
+  light(cells: readonly number[] | undefined): void {
+    this.isDimmed = cells !== undefined;
+    this.mark(LIT, cells ?? []);
   }
 
   private mark(bit: number, cells: readonly number[]): void {
@@ -110,6 +128,14 @@ export class Renderer {
       this.begin(this.passes.ripple, camera, looking);
       this.passes.ripple.set("ripple", ripple.x, ripple.y, ripple.radius, ripple.strength);
       this.drawOver(this.passes.ripple, camera, this.rippled);
+    }
+    if (this.isDimmed) {
+      this.begin(this.passes.dimmed, camera, looking);
+      this.tiles.forEach((tile) => tile.draw(this.passes.dimmed));
+    }
+    if (this.gathered) {
+      this.begin(this.passes.gathered, camera, looking);
+      this.drawOver(this.passes.gathered, camera, this.gathered);
     }
     if (this.pointed) {
       this.begin(this.passes.outline, camera, looking);

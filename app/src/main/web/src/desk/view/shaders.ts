@@ -18,7 +18,7 @@ precision highp usampler2D;
 uniform usampler2D cells;   // the cell of each pixel of the tile; each further level holds every second pixel of the one before
 uniform sampler2D ink;      // density of ink
 uniform sampler2D colours;  // colour and opacity by cell
-uniform usampler2D marks;   // by cell: bit 0 pointed at, bit 1 a ripple runs there
+uniform usampler2D marks;   // by cell: bit 0 pointed at, bit 1 a ripple runs there, bit 2 gathered, bit 3 lit up
 uniform vec4 tile;
 uniform vec3 placing;
 uniform float inkShown;     // 0 to 1
@@ -130,4 +130,21 @@ void main() {
   if (ring == 0 || ring == 3) discard;
   bool bright = dot(flatOf(cellAt(at)), vec3(0.33)) > 0.5;
   colour = ring == 1 ? vec4(1) : ring == 2 ? vec4(vec3(0.09), 1) : vec4(vec3(bright ? 0 : 1), 0.28);
+}`;
+
+/** Stripes over gathered cells, of the screen and not of the sheet, under the ink. */
+export const GATHERED = `${TILE}
+void main() {
+  if (!marked(at, 4u)) discard;
+  bool bright = dot(flatOf(cellAt(at)), vec3(0.33)) > 0.5;
+  float stripe = step(mod(gl_FragCoord.x + gl_FragCoord.y, 9.0), 2.5);
+  colour = vec4(vec3(bright ? 0 : 1), stripe * 0.62 * (1.0 - inkAt(at) * inkShown));
+}`;
+
+/** Everything but the cells lit up, as pale values. */
+export const DIMMED = `${TILE}
+void main() {
+  if (marked(at, 8u)) discard;
+  float value = dot(flatOf(cellAt(at)), vec3(0.2126, 0.7152, 0.0722));
+  colour = vec4(vec3(mix(value, 0.86, 0.55) * (1.0 - 0.6 * inkAt(at) * inkShown)), 1);
 }`;

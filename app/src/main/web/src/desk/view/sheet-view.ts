@@ -70,6 +70,18 @@ export class SheetView {
     this.draw();
   }
 
+  /** Shows cells as gathered. */
+  gather(cells: readonly number[]): void {
+    this.renderer.gather(cells, this.boxOf(cells));
+    this.draw();
+  }
+
+  /** Lights cells up and dims the rest; undefined ends it. */
+  light(cells: readonly number[] | undefined): void {
+    this.renderer.light(cells);
+    this.draw();
+  }
+
   startRipple(cells: readonly number[], screen: Point): void {
     if (!this.calm.matches) {
       this.renderer.ripple(cells, this.boxOf(cells));

@@ -10,7 +10,10 @@ import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Random;
 import java.util.regex.Matcher;
@@ -20,6 +23,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
@@ -28,7 +32,7 @@ import stillpond.app.support.Work;
 /** What cannot be taken is refused as a whole, with a message to act on, and leaves nothing behind. */
 class BadFilesTest {
 
-    /** Of its own: elsewhere the gaps of sheets may still be being found, which adds planes while these are counted. */
+    /** Of its own, so that sheets are counted that nobody else brings. */
     private static TestPond pond;
 
     private final Work work = Work.begin(pond);
@@ -117,11 +121,11 @@ class BadFilesTest {
     /** The sender announces a megabyte and hangs up after a few bytes. */
     @Test
     void anUploadThatBreaksOffLeavesNothing() throws IOException {
-        long planes = pond.count("plane");
+        long sheets = pond.count("sheet");
         String head = "--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.png\"\r\n\r\n\u0089PNG";
         String answer = visitor.sendAndHangUp(scenePath(), "multipart/form-data; boundary=x", head, 1 << 20);
         assertThat(answer).doesNotContain(" 201");
-        assertThat(pond.count("plane")).isEqualTo(planes);
+        assertThat(pond.count("sheet")).isEqualTo(sheets);
         assertThat(visitor.get("/projects/" + work.project()).statusCode()).isEqualTo(200);
     }
 
@@ -130,13 +134,27 @@ class BadFilesTest {
     }
 
     private void assertRefused(String name, byte[] file, String reason) {
-        long planes = pond.count("plane");
         long sheets = pond.count("sheet");
         HttpResponse<String> answer = visitor.upload(scenePath(), name, file);
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains(reason);
-        assertThat(pond.count("plane")).isEqualTo(planes);
+        assertThat(isKept(file)).isFalse();
         assertThat(pond.count("sheet")).isEqualTo(sheets);
+    }
+
+    /** Whole files are kept under the SHA-256 of their bytes. */
+    private static boolean isKept(byte[] file) {
+        try {
+            String name = HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(file));
+            return pond.bean(JdbcClient.class)
+                    .sql("select exists (select 1 from plane where sha256 = ?)")
+                    .param(name)
+                    .query(Boolean.class)
+                    .single();
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static BufferedImage page(int width, int height, Color colour) {

@@ -1,0 +1,177 @@
+import { atom } from "nanostores";
+import { byId } from "../../shared/dom";
+import { call } from "../../shared/http";
+import type { Fills } from "../model/fills";
+import type { Regions } from "../model/regions";
+import { NO_FILL, type Fill } from "../model/state";
+import type { Work } from "../model/work";
+import type { Point } from "../view/camera";
+import type { SheetView } from "../view/sheet-view";
+import type { Drawing } from "./pointer";
+import type { Hand } from "./hand";
+
+/** Regions may differ so much in size and still count as alike. */
+const ALIKE = 1.35;
+
+/** A figure: the cells inside one silhouette. */
+type Figure = number[];
+
+/** Gathers regions, by click, sweep, fill or figure, and then does one thing to all of them as one change. */
+export class Gathering implements Drawing {
+  /** How many regions are gathered. */
+  readonly count = atom(0);
+  private cells = new Set<number>();
+  private taking: boolean | undefined;
+  private passed = new Set<number>();
+
+  constructor(
+    private readonly path: string,
+    private readonly regions: Regions,
+    private readonly fills: Fills,
+    private readonly work: Work,
+    private readonly hand: Hand,
+    private readonly view: SheetView,
+  ) {
+    regions.changed.listen(() => this.set(new Set([...this.cells].filter((cell) => cell < fills.cellCount))));
+    const acts: Record<string, () => void> = {
+      fill: () => this.lay(hand.present.get()),
+      clear: () => this.lay(NO_FILL),
+      invert: () => this.invert(),
+      alike: () => this.alike(),
+      letgo: () => this.set(new Set()),
+    };
+    for (const [act, run] of Object.entries(acts)) {
+      byId(`gather-${act}`).addEventListener("click", run);
+    }
+    hand.present.subscribe((fill) => (byId("gather-fill").textContent = `Fill with ${fills.nameOf(fill)}`));
+    this.count.subscribe((count) => {
+      byId("gathered").hidden = count === 0;
+      byId("gathered-count").textContent = count === 1 ? "1 region gathered" : `${count} regions gathered`;
+    });
+  }
+
+  get drawing(): boolean {
+    return this.taking !== undefined;
+  }
+
+  /** A press on a gathered region drops it, and a sweep from there drops all that it passes; else they are taken. */
+  begin(screen: Point): void {
+    const cell = this.view.cellAt(screen);
+    if (cell !== undefined) {
+      this.taking = !this.cells.has(cell);
+      this.passed = new Set();
+      this.move(screen);
+    }
+  }
+
+  move(screen: Point): void {
+    const cell = this.view.cellAt(screen);
+    if (this.taking === undefined || cell === undefined || this.passed.has(cell)) {
+      return;
+    }
+    const next = new Set(this.cells);
+    for (const each of this.regions.cellsWith(cell)) {
+      this.passed.add(each);
+      if (this.taking) {
+        next.add(each);
+      } else {
+        next.delete(each);
+      }
+    }
+    this.set(next);
+  }
+
+  end(screen: Point): void {
+    this.move(screen);
+    this.taking = undefined;
+  }
+
+  cancel(): void {
+    this.taking = undefined;
+  }
+
+  /** Gathers whatever wears a fill, instead of what was gathered. */
+  wearing(fill: Fill): void {
+    const cells = this.allCells().filter((cell) => this.fills.of(cell) === fill);
+    this.set(new Set(cells));
+  }
+
+  /**
+   * Gathers what has no fill yet inside the figure pointed at, or inside every figure; where there is none, whatever has no fill yet. What is outside is
+   * told by the server, through reach and dams.
+   */
+  async ground(): Promise<void> {
+    const figures = await call<Figure[]>(`${this.path}/figures`);
+    const here = this.hand.cell.get();
+    const own = figures.find((figure) => here !== undefined && figure.includes(here));
+    const inside = own ?? figures.flat();
+    const empty = (inside.length > 0 ? inside : this.allCells()).filter(
+      (cell) => this.fills.of(cell) === NO_FILL,
+    );
+    this.set(new Set(empty));
+    this.hand.said.set(
+      empty.length === 0
+        ? "Nothing inside is without a fill"
+        : `Gathered ${this.count.get()} regions inside ${own ? "this figure" : "the figures"}`,
+    );
+  }
+
+  /** Lays a fill on all that is gathered, as one change, and lets it go. */
+  lay(fill: Fill): void {
+    if (this.cells.size > 0) {
+      this.work.lay(fill, this.cells);
+      this.hand.said.set(`${fill === NO_FILL ? "Cleared" : "Filled"} ${this.count.get()} regions`);
+      this.set(new Set());
+    }
+  }
+
+  /** Takes the one pointed at along, or drops it. */
+  toggleHere(): void {
+    const cell = this.hand.cell.get();
+    if (cell !== undefined) {
+      const next = new Set(this.cells);
+      const taking = !next.has(cell);
+      this.regions.cellsWith(cell).forEach((each) => (taking ? next.add(each) : next.delete(each)));
+      this.set(next);
+    }
+  }
+
+  letGo(): boolean {
+    const had = this.cells.size > 0;
+    this.set(new Set());
+    return had;
+  }
+
+  private invert(): void {
+    this.set(new Set(this.allCells().filter((cell) => !this.cells.has(cell))));
+  }
+
+  /** Adds regions about as large and as long as one of those gathered, that wear the same. */
+  private alike(): void {
+    const models = this.regionsOf(this.cells).map((region) => this.regions.shape(region));
+    const near = (a: number, b: number) => Math.max(a, b) <= ALIKE * Math.max(1, Math.min(a, b));
+    const next = new Set(this.cells);
+    for (let region = 0; region < this.regions.count; region++) {
+      const shape = this.regions.shape(region);
+      const side = (each: { width: number; height: number }) => Math.max(each.width, each.height);
+      if (models.some((model) => near(model.area, shape.area) && near(side(model), side(shape)))) {
+        shape.cells.forEach((cell) => next.add(cell));
+      }
+    }
+    this.set(next);
+  }
+
+  private set(cells: Set<number>): void {
+    this.cells = cells;
+    this.view.gather([...cells]);
+    this.count.set(this.regionsOf(cells).length);
+  }
+
+  private regionsOf(cells: Iterable<number>): number[] {
+    return [...new Set([...cells].map((cell) => this.regions.of(cell)))];
+  }
+
+  private allCells(): number[] {
+    return Array.from({ length: this.fills.cellCount }, (_, cell) => cell);
+  }
+}

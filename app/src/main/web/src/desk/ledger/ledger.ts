@@ -1,0 +1,70 @@
+import { difference } from "../../mixer/steps";
+import type { Fills } from "../model/fills";
+import type { Regions } from "../model/regions";
+import { NO_FILL, type Fill } from "../model/state";
+
+/** A colour in use on the sheet. */
+export interface Row {
+  readonly fill: Fill;
+  readonly name: string;
+  readonly colour: string;
+  readonly cells: number[];
+  readonly regions: number;
+  /** Of the sheet, 0 to 1. */
+  readonly share: number;
+}
+
+export type Order = "area" | "count" | "lightness" | "name";
+
+/** The colours in use on a sheet, in an order; what has no fill comes first. */
+export function ledgerOf(regions: Regions, fills: Fills, order: Order): Row[] {
+  const byFill = new Map<Fill, number[]>();
+  for (let cell = 0; cell < fills.cellCount; cell++) {
+    const fill = fills.of(cell);
+    const cells = byFill.get(fill);
+    if (cells) {
+      cells.push(cell);
+    } else {
+      byFill.set(fill, [cell]);
+    }
+  }
+  const { width, height } = regions.map.plane;
+  const rows = [...byFill].map(([fill, cells]) => ({
+    fill,
+    name: fill === NO_FILL ? "No fill yet" : fills.nameOf(fill),
+    colour: fills.swatch(fill)?.colour ?? "",
+    cells,
+    regions: new Set(cells.map((cell) => regions.of(cell))).size,
+    share: cells.reduce((sum, cell) => sum + regions.map.cells[cell]!.area, 0) / (width * height),
+  }));
+  return rows.sort((a, b) => Number(b.fill === NO_FILL) - Number(a.fill === NO_FILL) || compare(order, a, b));
+}
+
+function compare(order: Order, a: Row, b: Row): number {
+  switch (order) {
+    case "area":
+      return b.share - a.share;
+    case "count":
+      return b.regions - a.regions;
+    case "lightness":
+      return difference(b.colour || "#000000", "#000000") - difference(a.colour || "#000000", "#000000");
+    case "name":
+      return a.name.localeCompare(b.name);
+  }
+}
+
+/** Two colours of a sheet that are hard to tell apart. */
+export interface Twins {
+  readonly first: Row;
+  readonly second: Row;
+  readonly away: number;
+}
+
+/** Pairs of rows nearer to each other than a CIEDE2000 difference, nearest first. */
+export function nearTwins(rows: readonly Row[], threshold: number): Twins[] {
+  const filled = rows.filter((row) => row.colour !== "");
+  const pairs = filled.flatMap((first, i) =>
+    filled.slice(i + 1).map((second) => ({ first, second, away: difference(first.colour, second.colour) })),
+  );
+  return pairs.filter((pair) => pair.away < threshold).sort((a, b) => a.away - b.away);
+}

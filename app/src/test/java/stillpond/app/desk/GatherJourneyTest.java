@@ -1,0 +1,111 @@
+package stillpond.app.desk;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Browser;
+import stillpond.app.support.DeskPage;
+import stillpond.app.support.DeskPage.At;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+
+/** Many regions in few acts. Places are pixels of the sheet, 3000 x 2000. */
+class GatherJourneyTest {
+
+    private static final int COAT = 0x2f6f5e;
+    private static final int SCARF = 0xd2603f;
+    private static final int PAPER = 0xffffff;
+
+    private final TestPond pond = TestPond.shared();
+    private final Work work = Work.begin(pond);
+    private final Browser browser = new Browser();
+    private Page page;
+    private DeskPage desk;
+
+    /** A figure of a box parted in three, one of a box parted in two, and the page around. */
+    @BeforeEach
+    void open() {
+        Sheet sheet = work.bring(Drawings.svg("""
+                <g fill="none" stroke="#000" stroke-width="6">
+                  <path d="M40 60H280V340H40ZM120 60V340M200 60V340"/>
+                  <path d="M340 60H560V340H340ZM340 200H560"/>
+                </g>"""));
+        page = browser.signIn(pond, work.person());
+        page.navigate(pond.url() + work.address(sheet));
+        desk = new DeskPage(page).waitUntilOpen();
+        desk.expectLeft("6 of 6 regions left");
+    }
+
+    @AfterEach
+    void close() {
+        assertThat(browser.complaints()).isEmpty();
+        browser.close();
+    }
+
+    @Test
+    void aSweepGathersAndOneActFillsAllAsOneChange() {
+        desk.take("Coat");
+        desk.press("f");
+        desk.sweep(new At(400, 1000), new At(1200, 1000));
+        assertThat(page.locator("#gathered-count")).hasText("3 regions gathered");
+        desk.click(800, 1000);
+        assertThat(page.locator("#gathered-count")).hasText("2 regions gathered");
+        desk.expectLeft("6 of 6 regions left");
+        page.locator("#gather-fill").click();
+        desk.expectLeft("4 of 6 regions left");
+        assertThat(page.locator("#gathered")).isHidden();
+        desk.press("Escape");
+        assertThat(desk.shown(400, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(800, 1000)).isEqualTo(PAPER);
+        page.locator("#sheet").focus();
+        desk.press("Control+z");
+        desk.expectLeft("6 of 6 regions left");
+        desk.expectSaved();
+    }
+
+    @Test
+    void groundTakesTheFigurePointedAtOrAll() {
+        desk.take("Scarf");
+        desk.pointAt(2200, 700);
+        desk.press("r");
+        assertThat(page.locator("#gathered-count")).hasText("2 regions gathered");
+        page.locator("#gather-fill").click();
+        desk.expectLeft("4 of 6 regions left");
+        assertThat(desk.shown(2200, 1300)).isEqualTo(SCARF);
+        assertThat(desk.shown(100, 100)).as("outside stays").isEqualTo(PAPER);
+        page.locator("#tool-ground").click();
+        assertThat(page.locator("#gathered-count")).hasText("3 regions gathered");
+        page.locator("#gather-invert").click();
+        assertThat(page.locator("#gathered-count")).hasText("3 regions gathered");
+        page.locator("#gather-letgo").click();
+        assertThat(page.locator("#gathered")).isHidden();
+    }
+
+    @Test
+    void theLedgerNamesWhatIsInUseAndGathersIt() {
+        desk.take("Coat");
+        desk.sweep(new At(400, 1000), new At(800, 1000));
+        desk.take("Scarf");
+        desk.click(2200, 700);
+        desk.press("h");
+        assertThat(page.locator("#ledger-rows")).containsText("2 regions");
+        assertThat(page.locator("#ledger-button .count")).hasText("2");
+        page.locator(".ledger-row")
+                .filter(new Locator.FilterOptions().setHasText("Coat"))
+                .click();
+        assertThat(page.locator("#gathered-count")).hasText("2 regions gathered");
+        desk.take("Scarf");
+        page.locator("#gather-fill").click();
+        assertThat(page.locator("#ledger-button .count")).hasText("1");
+        page.mouse().move(5, 400);
+        assertThat(desk.shown(400, 1000)).isEqualTo(SCARF);
+        desk.expectSaved();
+    }
+}

@@ -1,0 +1,2 @@
+/** Every colour in use, and which of them are hard to tell apart. */
+package stillpond.core.ledger;
