@@ -62,7 +62,9 @@ class FirstSheetJourneyTest {
 
             assertFlats(desk.export("Flats as PNG"));
             assertComposed(desk.export("Sheet as PNG"));
-            assertThat(browser.complaints()).isEmpty();
+            // While the application is down, the browser tells that nobody answers.
+            assertThat(browser.complaints().stream().filter(text -> !text.contains("net::ERR_")))
+                    .isEmpty();
         }
     }
 

@@ -42,7 +42,7 @@ class HandJourneyTest {
 
     @AfterEach
     void close() {
-        assertThat(browser.complaints().stream().filter(text -> !text.contains("ERR_CONNECTION_REFUSED")))
+        assertThat(browser.complaints().stream().filter(text -> !text.contains("net::ERR_")))
                 .isEmpty();
         browser.close();
     }
