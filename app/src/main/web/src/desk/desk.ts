@@ -15,6 +15,7 @@ import { Overlay } from "./gaps/overlay";
 import { Pockets } from "./gaps/pockets";
 import { ReachSlider } from "./gaps/reach-slider";
 import { waitUntilSharp } from "./gaps/sharpening";
+import { CheckDrawer } from "./check/check-drawer";
 import { LedgerDrawer } from "./ledger/ledger-drawer";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
@@ -31,6 +32,7 @@ import { Live } from "../shared/live";
 import { Mixing } from "./shore/mixing";
 import { chooseCards } from "./shore/choice";
 import { Shore } from "./shore/shore";
+import { Column } from "./view/column";
 import { Carried } from "./view/carried";
 import { keepView } from "./view/kept-view";
 import { Look } from "./view/look";
@@ -87,9 +89,12 @@ async function open(): Promise<void> {
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
   byId("help").addEventListener("click", showKeys);
   const overlay = new Overlay(byId("overlay"), view);
-  const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, new Crop(regions, ink, fills));
+  const crop = new Crop(regions, ink, fills);
+  const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
+  const ledger = new LedgerDrawer(regions, fills, view, gathering);
+  const check = new CheckDrawer(path, regions, fills, work, hand, view, crop);
+  const column = new Column({ gaps: drawer, ledger, check });
   new ReachSlider(regions, work);
-  const ledger = new LedgerDrawer(regions, fills, view, gathering, drawer);
   const pockets = new Pockets(regions, fills, work, hand);
   const leak = new Leak(path, regions, work, overlay, view, (cell) => hand.layOn(cell, hand.present.get()));
   const small = new SmallPicture(
@@ -100,7 +105,7 @@ async function open(): Promise<void> {
   work.cutAnew.listen(() => void newCells.takeOver());
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
   const gapKeys: Record<string, () => void> = {
-    g: () => drawer.toggle(),
+    g: () => column.toggle("gaps"),
     j: () => drawer.step(1),
     k: () => drawer.step(-1),
     d: () => (leak.isOpen ? leak.damAndFill() : drawer.say("SHUT")),
@@ -112,7 +117,8 @@ async function open(): Promise<void> {
     x: () => void mixing.open(),
     f: () => hand.takeTool(hand.gathering.get() ? "fill" : "gather"),
     r: () => void gathering.ground(),
-    h: () => ledger.toggle(),
+    h: () => column.toggle("ledger"),
+    y: () => column.toggle("check"),
     t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
   };
   const keys = new KeyInput(canvas, hand, view, {

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
+import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.SheetChanges;
@@ -31,12 +32,14 @@ class DeskCalls {
     private final SheetChanges changes;
     private final DeskStates states;
     private final Planes planes;
+    private final Palettes palettes;
 
-    DeskCalls(Sheets sheets, SheetChanges changes, DeskStates states, Planes planes) {
+    DeskCalls(Sheets sheets, SheetChanges changes, DeskStates states, Planes planes, Palettes palettes) {
         this.sheets = sheets;
         this.changes = changes;
         this.states = states;
         this.planes = planes;
+        this.palettes = palettes;
     }
 
     @GetMapping("/desk")
@@ -54,6 +57,15 @@ class DeskCalls {
     @GetMapping("/figures")
     List<List<Integer>> figures(@PathVariable UUID project, @PathVariable UUID sheet) {
         return sheets.figures(sheets.get(project, sheet).frontLayer());
+    }
+
+    /** What is wrong or suspicious on the sheet as the server has it. */
+    @GetMapping("/check")
+    List<FindingMessage> check(@PathVariable UUID project, @PathVariable UUID sheet) {
+        Layer layer = sheets.get(project, sheet).frontLayer();
+        return sheets.check(layer, palettes.of(project)).stream()
+                .map(finding -> FindingMessage.of(layer.id(), finding))
+                .toList();
     }
 
     /** Makes the changes in their order, each by itself: one that is refused does not hold up the others. */

@@ -11,6 +11,8 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
+import stillpond.core.check.Finding;
+import stillpond.core.check.SheetCheck;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
@@ -18,6 +20,7 @@ import stillpond.core.gap.Dams;
 import stillpond.core.gap.Figures;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
+import stillpond.core.palette.Palette;
 
 /** The sheets of projects and what they wear now. */
 @Service
@@ -127,6 +130,13 @@ public class Sheets {
     public List<List<Integer>> figures(Layer layer) {
         Openings openings = layerDams.openings(layer);
         return Figures.of(openings.cells(), Regions.of(openings, layerDams.of(layer)));
+    }
+
+    /** What is wrong or suspicious on a layer. */
+    @Transactional(readOnly = true)
+    public List<Finding> check(Layer layer, Palette palette) {
+        Openings openings = layerDams.openings(layer);
+        return SheetCheck.of(openings, Regions.of(openings, layerDams.of(layer)), fills(layer), palette);
     }
 
     /** How far each sheet of a project is, by sheet. */

@@ -2,6 +2,7 @@ import type { Fills } from "../model/fills";
 import type { InkPlane } from "../model/planes";
 import type { Regions } from "../model/regions";
 import type { Opening } from "../model/openings";
+import type { Point } from "../view/camera";
 
 /** A magnified crop around an opening, with the closure as dashes. */
 export class Crop {
@@ -12,11 +13,32 @@ export class Crop {
   ) {}
 
   paint(canvas: HTMLCanvasElement, opening: Opening, strokePx: number): void {
-    const { width, height } = canvas;
     const span = Math.max(3.2 * opening.widthPx, 9 * strokePx, 24);
+    const { left, top, step } = this.paintAround(canvas, opening.middle, span);
+    const context = canvas.getContext("2d")!;
+    for (const [colour, lineWidth, dash] of [
+      ["white", 5, []],
+      ["black", 2, [6, 5]],
+    ] as const) {
+      context.strokeStyle = colour;
+      context.lineWidth = lineWidth;
+      context.setLineDash([...dash]);
+      context.beginPath();
+      opening.line.forEach((point) => context.lineTo((point.x - left) / step, (point.y - top) / step));
+      context.stroke();
+    }
+  }
+
+  /** Paints the sheet around a place, so many of its pixels across; returns where the picture lies on the sheet. */
+  paintAround(
+    canvas: HTMLCanvasElement,
+    middle: Point,
+    span: number,
+  ): { left: number; top: number; step: number } {
+    const { width, height } = canvas;
     const step = span / width;
-    const left = opening.middle.x - span / 2;
-    const top = opening.middle.y - (step * height) / 2;
+    const left = middle.x - span / 2;
+    const top = middle.y - (step * height) / 2;
     const context = canvas.getContext("2d")!;
     const image = context.createImageData(width, height);
     for (let y = 0; y < height; y++) {
@@ -30,17 +52,7 @@ export class Crop {
       }
     }
     context.putImageData(image, 0, 0);
-    for (const [colour, lineWidth, dash] of [
-      ["white", 5, []],
-      ["black", 2, [6, 5]],
-    ] as const) {
-      context.strokeStyle = colour;
-      context.lineWidth = lineWidth;
-      context.setLineDash([...dash]);
-      context.beginPath();
-      opening.line.forEach((point) => context.lineTo((point.x - left) / step, (point.y - top) / step));
-      context.stroke();
-    }
+    return { left, top, step };
   }
 
   private paintPixel(data: Uint8ClampedArray, at: number, x: number, y: number): void {

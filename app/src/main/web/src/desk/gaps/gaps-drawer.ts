@@ -13,7 +13,6 @@ import type { Overlay } from "./overlay";
 
 type Filter = "doubtful" | "dammed" | "open";
 
-const KEPT = "pond/gaps";
 const SETTLE_MS = 120;
 const MOST_ROWS = 60;
 const NEAR_PX = 16;
@@ -37,18 +36,16 @@ export class GapsDrawer {
     private readonly view: SheetView,
     private readonly overlay: Overlay,
     private readonly crop: Crop,
+    private readonly open: () => void,
   ) {
-    this.button.addEventListener("click", () => this.toggle());
     for (const filter of ["doubtful", "dammed", "open"] as const) {
       byId(`gaps-${filter}`).addEventListener("click", () => {
         this.filter = filter;
         this.chosen = -1;
-        this.show();
+        this.renew();
       });
     }
     byId("gaps-limited").hidden = !regions.openings.isLimited;
-    this.place.hidden = localStorage.getItem(KEPT) === "closed";
-    this.button.setAttribute("aria-expanded", String(!this.place.hidden));
     regions.changed.subscribe(() => {
       const inked = regions.openings.all.filter((each) => regions.stateOf(each.index) === "INKED");
       overlay.showInked(inked, regions.openings.strokePx);
@@ -62,10 +59,9 @@ export class GapsDrawer {
     return !this.place.hidden;
   }
 
-  toggle(): void {
-    this.place.hidden = !this.place.hidden;
-    this.button.setAttribute("aria-expanded", String(this.isOpen));
-    localStorage.setItem(KEPT, this.isOpen ? "open" : "closed");
+  show(open: boolean): void {
+    this.place.hidden = !open;
+    this.button.setAttribute("aria-expanded", String(open));
     this.overlay.mark([]);
     this.refresh();
   }
@@ -73,7 +69,7 @@ export class GapsDrawer {
   /** Goes to the next gap of the list, or the one before. */
   step(by: 1 | -1): void {
     if (!this.isOpen) {
-      this.toggle();
+      this.open();
     }
     if (this.shown.length > 0) {
       this.choose((this.chosen + by + this.shown.length) % this.shown.length, true);
@@ -112,10 +108,10 @@ export class GapsDrawer {
 
   private refresh(): void {
     this.gaps = listGaps(this.regions);
-    this.show();
+    this.renew();
   }
 
-  private show(): void {
+  private renew(): void {
     const chosen = this.shown[this.chosen]?.openings[0]?.index;
     const byFilter: Record<Filter, Gap[]> = {
       doubtful: this.gaps.filter((gap) => isDoubtful(gap, this.regions.reach)),

@@ -234,6 +234,11 @@ export class Hand {
     this.view.showClose(this.goTo(to), Math.min(width, height));
   }
 
+  /** Points at the region of a cell. */
+  goToCell(cell: number): void {
+    this.goTo(this.regions.of(cell));
+  }
+
   /** Points at the deepest place of a region, and returns it. */
   private goTo(region: number): Point {
     const shape = this.regions.shape(region);

@@ -1,6 +1,5 @@
 import { el } from "../../mixer/build";
 import { byId } from "../../shared/dom";
-import type { GapsDrawer } from "../gaps/gaps-drawer";
 import type { Gathering } from "../hand/gathering";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
@@ -23,32 +22,28 @@ export class LedgerDrawer {
     private readonly fills: Fills,
     private readonly view: SheetView,
     private readonly gathering: Gathering,
-    private readonly gaps: GapsDrawer,
   ) {
-    this.button.addEventListener("click", () => this.toggle());
-    this.order.addEventListener("change", () => this.show());
-    this.threshold.addEventListener("change", () => this.show());
+    this.order.addEventListener("change", () => this.renew());
+    this.threshold.addEventListener("change", () => this.renew());
     const settle = () => {
       clearTimeout(this.settling);
-      this.settling = setTimeout(() => this.show(), SETTLE_MS);
+      this.settling = setTimeout(() => this.renew(), SETTLE_MS);
     };
     fills.painted.listen(settle);
     regions.changed.listen(settle);
-    this.show();
   }
 
-  /** The drawers share one column: opening this one closes the gaps. */
-  toggle(): void {
-    this.place.hidden = !this.place.hidden;
-    this.button.setAttribute("aria-expanded", String(!this.place.hidden));
-    if (this.place.hidden === this.gaps.isOpen) {
-      return;
-    }
-    this.gaps.toggle();
-    this.show();
+  get isOpen(): boolean {
+    return !this.place.hidden;
   }
 
-  private show(): void {
+  show(open: boolean): void {
+    this.place.hidden = !open;
+    this.button.setAttribute("aria-expanded", String(open));
+    this.renew();
+  }
+
+  private renew(): void {
     const rows = ledgerOf(this.regions, this.fills, this.order.value as Order);
     const inUse = rows.filter((row) => row.fill !== NO_FILL).length;
     this.button.querySelector(".count")!.textContent = String(inUse);

@@ -89,6 +89,23 @@ class GatherJourneyTest {
     }
 
     @Test
+    void theCheckNamesWhatWasMissedAndEndsClean() {
+        desk.take("Coat");
+        desk.sweep(new At(400, 1000), new At(1200, 1000));
+        desk.expectSaved();
+        desk.press("y");
+        assertThat(page.locator("#check-button .count")).hasText("3");
+        assertThat(page.locator("#check-rows")).containsText("No fill yet");
+        desk.take("Scarf");
+        desk.sweep(new At(2200, 700), new At(2200, 1300));
+        assertThat(page.locator("#check-button .count")).hasText("1");
+        page.locator("#check-rows").getByText("Fill with").click();
+        assertThat(page.locator("#check-clean")).isVisible();
+        desk.expectLeft("Every region is filled");
+        desk.expectSaved();
+    }
+
+    @Test
     void theLedgerNamesWhatIsInUseAndGathersIt() {
         desk.take("Coat");
         desk.sweep(new At(400, 1000), new At(800, 1000));

@@ -1,0 +1,2 @@
+/** What is wrong or suspicious on a sheet. */
+package stillpond.core.check;

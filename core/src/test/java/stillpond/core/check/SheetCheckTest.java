@@ -1,0 +1,100 @@
+package stillpond.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.gap.Dams;
+import stillpond.core.gap.Openings;
+import stillpond.core.gap.Regions;
+import stillpond.core.ink.InkFinder;
+import stillpond.core.ink.Picture;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
+import stillpond.core.palette.Swatch;
+
+class SheetCheckTest {
+
+    private final Swatch coat = new Swatch(UUID.randomUUID(), "Coat", Srgb.ofHex("#2f6f5e"));
+    private final Swatch twin = new Swatch(UUID.randomUUID(), "Twin", Srgb.ofHex("#306f5e"));
+    private final Swatch tried = new Swatch(UUID.randomUUID(), "Tried", Srgb.ofHex("#a03020"));
+    private final Palette palette = new Palette(List.of(
+            new Card(UUID.randomUUID(), "Juniper", "", List.of(coat, twin)),
+            new Card(UUID.randomUUID(), "Loose", "", Card.Kind.LOOSE, false, List.of(tried))));
+
+    /** A box with a small box in it, and a wall beside that parts the box, with a gap that is a small region of its own. */
+    private final Openings openings = Openings.of(InkFinder.find(drawing()));
+
+    private final Regions regions = Regions.of(openings, Dams.at(openings.defaultReach()));
+    private final Map<Integer, Fill> worn = new HashMap<>();
+
+    @Test
+    void aSmallEmptyRegionInsideAFillIsAPocketWithItsLikelyFill() {
+        lay(coat, 100, 300);
+        Finding first = findings().get(0);
+        assertThat(first).isInstanceOfSatisfying(Finding.Unfilled.class, pocket -> {
+            assertThat(pocket.isPocket()).isTrue();
+            assertThat(pocket.likely()).contains(coat.id());
+            assertThat(pocket.cells()).contains(cell(150, 150));
+        });
+    }
+
+    @Test
+    void aCleanSheetHasNoFindings() {
+        for (int cell = 0; cell < openings.cells().cells().size(); cell++) {
+            worn.put(cell, Fill.flat(coat.id()));
+        }
+        assertThat(findings()).isEmpty();
+    }
+
+    @Test
+    void neighboursWithoutInkBetweenMustDiffer() {
+        lay(coat, 100, 300);
+        lay(twin, 340, 235);
+        assertThat(findings()).hasAtLeastOneElementOfType(Finding.TooNear.class);
+        lay(tried, 340, 235);
+        assertThat(findings()).noneMatch(Finding.TooNear.class::isInstance);
+        assertThat(findings())
+                .anySatisfy(each -> assertThat(each)
+                        .isInstanceOfSatisfying(
+                                Finding.OffCard.class,
+                                loose -> assertThat(loose.swatch()).isEqualTo(tried.id())));
+    }
+
+    private List<Finding> findings() {
+        return SheetCheck.of(openings, regions, Fills.of(worn), palette);
+    }
+
+    private void lay(Swatch swatch, int x, int y) {
+        regions.with(cell(x, y)).forEach(cell -> worn.put(cell, Fill.flat(swatch.id())));
+    }
+
+    private int cell(int x, int y) {
+        return openings.cells().plane().numberAt(x, y);
+    }
+
+    private static Picture drawing() {
+        BufferedImage image = new BufferedImage(700, 500, BufferedImage.TYPE_INT_ARGB);
+        Graphics2D pen = image.createGraphics();
+        pen.setColor(Color.WHITE);
+        pen.fillRect(0, 0, 700, 500);
+        pen.setColor(Color.BLACK);
+        pen.setStroke(new BasicStroke(8));
+        pen.drawRect(40, 40, 600, 400);
+        pen.drawRect(130, 130, 45, 45);
+        pen.drawLine(340, 40, 340, 225);
+        pen.drawLine(340, 245, 340, 440);
+        pen.dispose();
+        return new Picture(700, 500, image.getRGB(0, 0, 700, 500, null, 0, 700));
+    }
+}
