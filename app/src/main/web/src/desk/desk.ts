@@ -157,6 +157,7 @@ async function open(): Promise<void> {
     new Carried(byId("carried"), canvas, hand, fills),
     hand,
     (dragged, onto, at) => mixing.meet(dragged, onto, at),
+    (dragged, card) => mixing.putOn(dragged, card),
   );
   showMap(view);
   showHelp(hand);

@@ -8,7 +8,9 @@ import {
   type PaletteCalls,
   type SwatchState,
 } from "./palette-calls";
+import { Inks } from "./inks";
 import { Pool } from "./pool";
+import { Reference } from "./reference";
 import { difference, mixed, NUDGES, nudged, ramp, related, webSafe } from "./steps";
 
 const KEPT_MODEL = "pond/model";
@@ -78,9 +80,13 @@ export class Mixer {
     click: () => void this.takeChange(),
   });
   private readonly sheets = el("div", { className: "mixer-sheets" });
+  private readonly inks: Inks;
+  private readonly reference: Reference;
   private readonly pool = new Pool((colour) => this.take(colour));
 
   constructor(private readonly calls: PaletteCalls) {
+    this.inks = new Inks(calls, (hex) => this.takeHex(hex));
+    this.reference = new Reference(calls, (hex) => this.takeHex(hex));
     for (const model of MODELS) {
       this.models.append(
         el("option", { value: model.id, selected: model.id === this.model.id }, model.label),
@@ -117,7 +123,7 @@ export class Mixer {
           act("Leave it", () => this.close()),
         ),
       ),
-      this.pool.element,
+      el("div", {}, this.pool.element, this.reference.element),
       el(
         "div",
         { className: "mixer-numbers" },
@@ -134,6 +140,7 @@ export class Mixer {
           ),
           act("print", () => void this.takePrintable(), "The nearest colour that comes out in print"),
         ),
+        this.inks.element,
         this.sheets,
       ),
       el(
@@ -365,6 +372,7 @@ export class Mixer {
     }
     const described = this.colour.l;
     this.name.placeholder = about.name;
+    this.inks.show(about);
     const words = [about.isPrintable ? "" : "It will not come out like this in print."];
     if (swatch && isNew && this.hex !== this.target!.colour) {
       try {

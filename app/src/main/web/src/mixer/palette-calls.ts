@@ -64,6 +64,15 @@ export interface About {
   readonly name: string;
   readonly printable: string | null;
   readonly isPrintable: boolean;
+  /** Shares of ink, 0 to 1; null without a print condition. */
+  readonly inks: { cyan: number; magenta: number; yellow: number; black: number } | null;
+}
+
+export interface PictureState {
+  readonly id: string;
+  readonly title: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
 }
 
 /** The palette of one project. */
@@ -92,6 +101,22 @@ export class PaletteCalls {
 
   about(hex: string): Promise<About> {
     return call(`${this.path}/about?colour=${encodeURIComponent(hex)}`);
+  }
+
+  /** The colour of shares of cyan, magenta, yellow and black, 0 to 1. */
+  async printed([cyan, magenta, yellow, black]: readonly number[]): Promise<string | null> {
+    const query = `cyan=${cyan}&magenta=${magenta}&yellow=${yellow}&black=${black}`;
+    return (await call<{ colour: string | null }>(`${this.path}/printed?${query}`)).colour;
+  }
+
+  pictures(): Promise<PictureState[]> {
+    return call(`${this.path}/pictures`);
+  }
+
+  /** The mean of a disc of a reference picture; null where nothing opaque lies. */
+  async sample(picture: string, x: number, y: number, radius: number): Promise<string | null> {
+    const place = `/projects/${this.project}/pictures/${picture}/mean?x=${x}&y=${y}&radius=${radius}`;
+    return (await call<{ colour: string | null }>(place)).colour;
   }
 
   used(): Promise<string[]> {

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
+import stillpond.core.colour.Cmyk;
 import stillpond.core.colour.ColourNames;
 import stillpond.core.colour.PrintCondition;
 import stillpond.core.colour.Srgb;
@@ -27,12 +28,14 @@ class PaletteCalls {
     private final CardEdits edits;
     private final UsedColours used;
     private final Press press;
+    private final ReferencePictures pictures;
 
-    PaletteCalls(Palettes palettes, CardEdits edits, UsedColours used, Press press) {
+    PaletteCalls(Palettes palettes, CardEdits edits, UsedColours used, Press press, ReferencePictures pictures) {
         this.palettes = palettes;
         this.edits = edits;
         this.used = used;
         this.press = press;
+        this.pictures = pictures;
     }
 
     record SwatchState(
@@ -99,12 +102,39 @@ class PaletteCalls {
         return edits.undo(project, person.id());
     }
 
+    /** The colour that shares of ink make on paper, each 0 to 1; the answer is null if no print condition is installed. */
+    @GetMapping("/printed")
+    Printed printed(
+            @PathVariable UUID project,
+            @RequestParam double cyan,
+            @RequestParam double magenta,
+            @RequestParam double yellow,
+            @RequestParam double black) {
+        Cmyk shares = new Cmyk(cyan, magenta, yellow, black);
+        return new Printed(press.of(project)
+                .map(condition -> condition.shown(shares).hex())
+                .orElse(null));
+    }
+
+    record Printed(String colour) {}
+
+    /** A reference picture of the project. */
+    record PictureState(UUID id, String title, int widthPx, int heightPx) {}
+
+    @GetMapping("/pictures")
+    List<PictureState> pictures(@PathVariable UUID project) {
+        return pictures.of(project).stream()
+                .map(each -> new PictureState(each.id(), each.title(), each.widthPx(), each.heightPx()))
+                .toList();
+    }
+
     /**
      * What can be said about a colour.
      *
+     * @param inks shares of cyan, magenta, yellow and black, 0 to 1, or null likewise
      * @param printable the nearest colour that comes out in print, or null if no print condition is installed
      */
-    record About(String name, String printable, boolean isPrintable) {}
+    record About(String name, String printable, boolean isPrintable, Cmyk inks) {}
 
     @GetMapping("/about")
     About about(@PathVariable UUID project, @RequestParam String colour) {
@@ -113,7 +143,8 @@ class PaletteCalls {
         return new About(
                 ColourNames.suggest(srgb),
                 condition.map(each -> each.printable(srgb).hex()).orElse(null),
-                condition.map(each -> each.isPrintable(srgb)).orElse(true));
+                condition.map(each -> each.isPrintable(srgb)).orElse(true),
+                condition.map(each -> each.inks(srgb)).orElse(null));
     }
 
     @GetMapping("/used")

@@ -22,13 +22,18 @@ class ShoreCards {
         this.jdbc = jdbc;
     }
 
-    /** Those chosen for the sheet, in their order; all while nothing was chosen. Neutrals always come first, and loose colours last, so that none is lost from sight. */
+    /** Those chosen for the sheet, in their order, or else for the latest sheet of its scene; all while nothing was chosen. Neutrals always come first, and loose colours last, so that none is lost from sight. */
     @Transactional(readOnly = true)
     public List<CardView> of(UUID sheet, List<CardView> all) {
-        List<UUID> chosen = jdbc.sql("select card_id from open_card where sheet_id = ? order by position")
-                .param(sheet)
-                .query(UUID.class)
-                .list();
+        List<UUID> chosen =
+                jdbc.sql("""
+                        select card_id from open_card
+                        where sheet_id = (
+                            select s.id from sheet s
+                            join sheet own on own.id = :sheet and own.scene_id = s.scene_id
+                            where exists (select 1 from open_card where sheet_id = s.id)
+                            order by s.id = own.id desc, s.made_at desc limit 1)
+                        order by position""").param("sheet", sheet).query(UUID.class).list();
         if (chosen.isEmpty()) {
             return all;
         }

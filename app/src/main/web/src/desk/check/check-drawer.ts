@@ -80,10 +80,7 @@ export class CheckDrawer {
     if (this.isOpen) {
       const pockets = found.filter((finding) => finding.kind === "POCKET").length;
       byId("check-pockets").hidden = pockets === 0;
-      byId("check-pockets").textContent =
-        pockets === 1
-          ? "Fill the pocket with what lies around it"
-          : `Fill ${pockets} pockets with what lies around them`;
+      byId("check-pockets").textContent = pockets === 1 ? "Fill the pocket" : `Fill all ${pockets} pockets`;
       byId("check-clean").hidden = found.length > 0;
       byId("check-rows").replaceChildren(...found.slice(0, MOST_ROWS).map((finding) => this.row(finding)));
     }

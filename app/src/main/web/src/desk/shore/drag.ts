@@ -14,6 +14,7 @@ export function dropPebbles(
   carried: Carried,
   hand: Hand,
   meet: Meeting,
+  putOn: (dragged: Fill, card: string) => void,
 ): void {
   shore.addEventListener("pointerdown", (down) => {
     const pebble = (down.target as Element).closest<HTMLElement>(".pebble[data-fill]");
@@ -50,6 +51,13 @@ export function dropPebbles(
           .map((each) => each.closest<HTMLElement>(".pebble[data-fill]"))
           .find((each) => each !== null);
         const onto = other?.dataset["fill"] ?? NO_FILL;
+        const card = document
+          .elementsFromPoint(event.clientX, event.clientY)
+          .map((each) => each.closest<HTMLElement>(".shore-card[data-card]"))
+          .find((each) => each !== null);
+        if (!other && card && fill !== NO_FILL && !card.contains(pebble)) {
+          putOn(fill, card.dataset["card"]!);
+        }
         if (onto !== NO_FILL && fill !== NO_FILL && onto !== fill) {
           meet(fill, onto, { x: event.clientX, y: event.clientY });
         }

@@ -94,6 +94,11 @@ export class Mixing {
     menu.querySelector("button")!.focus();
   }
 
+  /** Puts a swatch on another card; whatever wears it goes on wearing it. */
+  putOn(dragged: Fill, card: string): void {
+    void this.make([{ kind: "MOVE", swatch: dragged, card }]);
+  }
+
   private async make(edits: Edit[]): Promise<void> {
     try {
       this.noteTaken((await this.calls.make(edits)).words);

@@ -186,10 +186,14 @@ class DemoTest {
         page.keyboard().press("?");
         assertAccessible(page, axe);
         page.keyboard().press("Escape");
+        for (String drawer : List.of("h", "y")) {
+            page.keyboard().press(drawer);
+            assertAccessible(page, axe);
+        }
         page.keyboard().press("x");
         page.waitForSelector(".mixer:not([hidden]) .mixer-near:not(:empty)");
         assertAccessible(page, axe);
-        for (String way : List.of("/cards", "/pictures")) {
+        for (String way : List.of("/cards", "/pictures", "/ledger")) {
             page.navigate(project + way);
             assertAccessible(page, axe);
         }

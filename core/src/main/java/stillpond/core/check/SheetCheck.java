@@ -30,6 +30,10 @@ public final class SheetCheck {
     private static final double POCKET_BORDER = 0.6;
 
     private static final double POCKET_AREA = 0.12;
+    /** In square stroke widths: larger regions that ink closes all round, such as pebbles, are things of their own. */
+    private static final double LARGEST_CLOSED_POCKET = 20;
+
+    private static final double LARGEST_POCKET_BEHIND_A_GAP = 150;
 
     private final CellMap map;
     private final Openings openings;
@@ -73,13 +77,28 @@ public final class SheetCheck {
                         .map(Map.Entry::getKey);
                 boolean isPocket = likely.isPresent()
                         && around.get(likely.get()) >= POCKET_BORDER * borderByRegion.get(region)
-                        && area(empty) <= POCKET_AREA * areaByFill.get(likely.get());
+                        && area(empty) <= POCKET_AREA * areaByFill.get(likely.get())
+                        && area(empty) <= largestPocket(region, likely.get());
                 found.add(new Finding.Unfilled(empty, likely, isPocket));
             }
         });
         found.sort(Comparator.comparing((Finding.Unfilled each) -> !each.isPocket())
                 .thenComparingLong(each -> area(each.cells())));
         return found;
+    }
+
+    private double largestPocket(int region, UUID fill) {
+        boolean isBehindAGap = openings.openings().stream()
+                .anyMatch(opening -> isBeside(opening.first(), opening.second(), region, fill)
+                        || isBeside(opening.second(), opening.first(), region, fill));
+        double strokes = isBehindAGap ? LARGEST_POCKET_BEHIND_A_GAP : LARGEST_CLOSED_POCKET;
+        return strokes * openings.strokePx() * openings.strokePx();
+    }
+
+    private boolean isBeside(int cell, int other, int region, UUID fill) {
+        return regions.of(cell) == region
+                && regions.of(other) != region
+                && fills.of(other).equals(Fill.flat(fill));
     }
 
     /** For each region the length of border that it shares with each fill beside it. */

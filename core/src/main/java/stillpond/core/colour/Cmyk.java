@@ -8,4 +8,13 @@ package stillpond.core.colour;
  * @param yellow 0 to 1
  * @param black 0 to 1
  */
-public record Cmyk(double cyan, double magenta, double yellow, double black) {}
+public record Cmyk(double cyan, double magenta, double yellow, double black) {
+
+    public Cmyk {
+        for (double share : new double[] {cyan, magenta, yellow, black}) {
+            if (!(share >= 0 && share <= 1)) {
+                throw new IllegalArgumentException("A share of ink is 0 to 1, not " + share + ".");
+            }
+        }
+    }
+}

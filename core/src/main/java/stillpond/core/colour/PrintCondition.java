@@ -41,7 +41,11 @@ public final class PrintCondition {
 
     public Cmyk inks(Srgb colour) {
         float[] shares = inks.fromRGB(new float[] {colour.red() / 255f, colour.green() / 255f, colour.blue() / 255f});
-        return new Cmyk(shares[0], shares[1], shares[2], shares[3]);
+        return new Cmyk(within(shares[0]), within(shares[1]), within(shares[2]), within(shares[3]));
+    }
+
+    private static double within(float share) {
+        return Math.min(1, Math.max(0, share));
     }
 
     public Srgb shown(Cmyk shares) {

@@ -30,10 +30,14 @@ final class Cluster {
         double closed;
         final List<Part> parts = new ArrayList<>();
 
+        /** Those across pinholes: too uncertain to be judged by, unless there is nothing else. */
+        final List<Part> acrossPinholes = new ArrayList<>();
+
         void add(Between other) {
             ink += other.ink;
             closed += other.closed;
             parts.addAll(other.parts);
+            acrossPinholes.addAll(other.acrossPinholes);
         }
     }
 

@@ -50,15 +50,19 @@ final class MergeTree {
     /** The strength of each part of {@link Pieces#parts}. */
     static double[] strengths(Pieces pieces, StrengthModel model) {
         MergeTree tree = new MergeTree(pieces, model, (a, b, features) -> true);
+        tree.start();
         tree.grow();
+        tree.growAcrossPinholes();
         return tree.strengthOfPart;
     }
 
     static void judged(Pieces pieces, StrengthModel model, Judge judge) {
-        new MergeTree(pieces, model, judge).grow();
+        MergeTree tree = new MergeTree(pieces, model, judge);
+        tree.start();
+        tree.grow();
     }
 
-    private void grow() {
+    private void start() {
         for (int i = 0; i < clusters.length; i++) {
             clusters[i] = new Cluster(i, pieces.area(i), pieces.depth(i), pieces.frame(i));
         }
@@ -66,14 +70,27 @@ final class MergeTree {
         List<Part> parts = pieces.parts();
         for (Part part : parts) {
             Cluster.Between between = between(part.first(), part.second());
-            between.closed += pieces.strokes(part.pixels());
-            between.parts.add(part);
+            if (part.meeting() == Part.Meeting.ACROSS_A_PINHOLE) {
+                between.acrossPinholes.add(part);
+            } else {
+                between.closed += pieces.strokes(part.pixels());
+                between.parts.add(part);
+            }
         }
+        offerAll();
+    }
+
+    private void offerAll() {
         for (Cluster cluster : clusters) {
-            cluster.neighbours
-                    .tailMap(cluster.number)
-                    .forEach((other, between) -> offer(cluster, clusters[other], between));
+            if (cluster != null) {
+                cluster.neighbours
+                        .tailMap(cluster.number)
+                        .forEach((other, between) -> offer(cluster, clusters[other], between));
+            }
         }
+    }
+
+    private void grow() {
         while (!queue.isEmpty()) {
             Step step = queue.poll();
             Cluster a = clusters[step.first()];
@@ -82,6 +99,21 @@ final class MergeTree {
                 join(a, b, step.strength());
             }
         }
+    }
+
+    /** What nothing but pinholes has parted is judged last, so that these meetings change nothing about the others. */
+    private void growAcrossPinholes() {
+        for (Cluster cluster : clusters) {
+            if (cluster != null) {
+                cluster.neighbours.tailMap(cluster.number).values().forEach(between -> {
+                    between.acrossPinholes.forEach(part -> between.closed += pieces.strokes(part.pixels()));
+                    between.parts.addAll(between.acrossPinholes);
+                    between.acrossPinholes.clear();
+                });
+            }
+        }
+        offerAll();
+        grow();
     }
 
     private static boolean isCurrent(Cluster cluster, int number, int version) {
@@ -119,6 +151,9 @@ final class MergeTree {
         Cluster.Between between = a.neighbours.get(b.number);
         double level = Math.max(strength, Math.max(a.level, b.level));
         for (Part part : between.parts) {
+            strengthOfPart[indexOf(part)] = level;
+        }
+        for (Part part : between.acrossPinholes) {
             strengthOfPart[indexOf(part)] = level;
         }
         a.neighbours.remove(b.number);

@@ -19,7 +19,7 @@ import stillpond.core.ink.InkPlane;
 public record Openings(CellMap cells, List<Opening> openings, double strokePx, double defaultReach, boolean isLimited) {
 
     /** The version of the analysis; raised when the same ink would give other cells or openings. */
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
 
     /** Nobody would ever want a dam there: the pieces are one cell. */
     private static final double NEVER = 0.03;
@@ -73,7 +73,10 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
             int a = cellOfPiece[part.first()];
             int b = cellOfPiece[part.second()];
             if (a != b) {
-                strengthOf.merge(new Part(Math.min(a, b), Math.max(a, b), part.closure(), 0), strengths[i], Math::max);
+                strengthOf.merge(
+                        new Part(Math.min(a, b), Math.max(a, b), part.closure(), 0, part.meeting()),
+                        strengths[i],
+                        Math::max);
             }
         }
         List<Opening> openings = new ArrayList<>();

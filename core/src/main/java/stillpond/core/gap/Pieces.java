@@ -19,6 +19,7 @@ final class Pieces {
     private final List<Closure> closures;
     private final Walls walls;
     private final Cutting cutting;
+    private final WallContacts contacts;
     private final List<Part> parts;
     private final PairCounts inkBorders;
     private final double[] area;
@@ -31,7 +32,8 @@ final class Pieces {
         this.closures = closures;
         this.walls = Walls.of(page, search, closures);
         this.cutting = Cutting.along(page, walls.pixels());
-        this.parts = walls.parts(page, cutting.numbers());
+        this.contacts = WallContacts.of(page, walls, cutting.numbers());
+        this.parts = contacts.parts();
         this.area = new double[cutting.count()];
         this.depth = new double[cutting.count()];
         this.frame = new double[cutting.count()];
@@ -72,19 +74,8 @@ final class Pieces {
      */
     List<Point> stretch(int closure, int first, int second, int[] cellOfPiece) {
         List<Point> points = new ArrayList<>();
-        int[] around = new int[9];
-        for (int pixel : walls.of(closure)) {
-            int count = Walls.piecesAround(page, cutting.numbers(), pixel, around);
-            boolean hasFirst = false;
-            boolean hasSecond = false;
-            for (int i = 0; i < count; i++) {
-                hasFirst |= cellOfPiece[around[i]] == first;
-                hasSecond |= cellOfPiece[around[i]] == second;
-            }
-            if (hasFirst && hasSecond) {
-                points.add(new Point(pixel % page.widthPx() + 0.5, pixel / page.widthPx() + 0.5));
-            }
-        }
+        contacts.stretch(closure, first, second, cellOfPiece)
+                .forEach(pixel -> points.add(new Point(pixel % page.widthPx() + 0.5, pixel / page.widthPx() + 0.5)));
         return thinned(points);
     }
 
@@ -212,93 +203,6 @@ final class Pieces {
     private void countEdge(int a, int b) {
         if (a != b && a >= 0 && b >= 0) {
             inkBorders.add(Math.min(a, b), Math.max(a, b), 1);
-        }
-    }
-
-    /** The wall pixels of all closures on the page itself. */
-    private record Walls(int[] pixels, int[] closure) {
-
-        static Walls of(InkPlane page, SearchPage search, List<Closure> closures) {
-            int[] pixels = new int[1024];
-            int[] closure = new int[1024];
-            int[] count = {0};
-            List<int[]> grown = new ArrayList<>(List.of(pixels, closure));
-            for (int number = 0; number < closures.size(); number++) {
-                int owner = number;
-                LineRaster.forEach(
-                        onPage(closures.get(number).line(), search.scale()), page.widthPx(), page.heightPx(), pixel -> {
-                            if (!page.isInk(pixel)) {
-                                if (count[0] == grown.get(0).length) {
-                                    grown.replaceAll(array -> Arrays.copyOf(array, array.length * 2));
-                                }
-                                grown.get(0)[count[0]] = pixel;
-                                grown.get(1)[count[0]++] = owner;
-                            }
-                        });
-            }
-            return new Walls(Arrays.copyOf(grown.get(0), count[0]), Arrays.copyOf(grown.get(1), count[0]));
-        }
-
-        /** The wall pixels of one closure, in the order of its line. */
-        int[] of(int number) {
-            int from = lowerBound(number);
-            return Arrays.copyOfRange(pixels, from, lowerBound(number + 1));
-        }
-
-        private int lowerBound(int number) {
-            int low = 0;
-            int high = closure.length;
-            while (low < high) {
-                int middle = (low + high) >>> 1;
-                if (closure[middle] < number) {
-                    low = middle + 1;
-                } else {
-                    high = middle;
-                }
-            }
-            return low;
-        }
-
-        /** Which pieces each closure parts, and over how many pixels, in a fixed order. */
-        List<Part> parts(InkPlane page, int[] numbers) {
-            List<Part> parts = new ArrayList<>();
-            int[] around = new int[9];
-            for (int start = 0; start < pixels.length; ) {
-                int end = start;
-                PairCounts pairs = new PairCounts();
-                while (end < pixels.length && closure[end] == closure[start]) {
-                    int pieces = piecesAround(page, numbers, pixels[end++], around);
-                    for (int a = 0; a < pieces; a++) {
-                        for (int b = a + 1; b < pieces; b++) {
-                            pairs.add(Math.min(around[a], around[b]), Math.max(around[a], around[b]), 1);
-                        }
-                    }
-                }
-                int owner = closure[start];
-                pairs.forEach((first, second, count) -> parts.add(new Part(first, second, owner, (int) count)));
-                start = end;
-            }
-            parts.sort(Part.ORDER);
-            return parts;
-        }
-
-        private static int piecesAround(InkPlane page, int[] numbers, int pixel, int[] around) {
-            int x = pixel % page.widthPx();
-            int y = pixel / page.widthPx();
-            int count = 0;
-            for (int ny = Math.max(0, y - 1); ny <= Math.min(page.heightPx() - 1, y + 1); ny++) {
-                for (int nx = Math.max(0, x - 1); nx <= Math.min(page.widthPx() - 1, x + 1); nx++) {
-                    int piece = numbers[ny * page.widthPx() + nx];
-                    boolean known = piece < 0;
-                    for (int i = 0; i < count && !known; i++) {
-                        known = around[i] == piece;
-                    }
-                    if (!known) {
-                        around[count++] = piece;
-                    }
-                }
-            }
-            return count;
         }
     }
 

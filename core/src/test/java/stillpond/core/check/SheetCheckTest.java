@@ -15,6 +15,7 @@ import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.gap.Dams;
+import stillpond.core.gap.Opening;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkFinder;
@@ -32,10 +33,10 @@ class SheetCheckTest {
             new Card(UUID.randomUUID(), "Juniper", "", List.of(coat, twin)),
             new Card(UUID.randomUUID(), "Loose", "", Card.Kind.LOOSE, false, List.of(tried))));
 
-    /** A box with a small box in it, and a wall beside that parts the box, with a gap that is a small region of its own. */
+    /** A box with a small box in it, and a wall with a gap that parts the box in two. */
     private final Openings openings = Openings.of(InkFinder.find(drawing()));
 
-    private final Regions regions = Regions.of(openings, Dams.at(openings.defaultReach()));
+    private final Regions regions = Regions.of(openings, Dams.at(0.05));
     private final Map<Integer, Fill> worn = new HashMap<>();
 
     @Test
@@ -45,7 +46,7 @@ class SheetCheckTest {
         assertThat(first).isInstanceOfSatisfying(Finding.Unfilled.class, pocket -> {
             assertThat(pocket.isPocket()).isTrue();
             assertThat(pocket.likely()).contains(coat.id());
-            assertThat(pocket.cells()).contains(cell(150, 150));
+            assertThat(pocket.cells()).contains(cell(142, 142));
         });
     }
 
@@ -59,10 +60,14 @@ class SheetCheckTest {
 
     @Test
     void neighboursWithoutInkBetweenMustDiffer() {
-        lay(coat, 100, 300);
-        lay(twin, 340, 235);
+        Opening gap = openings.openings().stream()
+                .filter(each -> regions.of(each.first()) != regions.of(each.second()))
+                .findFirst()
+                .orElseThrow();
+        lay(coat, gap.first());
+        lay(twin, gap.second());
         assertThat(findings()).hasAtLeastOneElementOfType(Finding.TooNear.class);
-        lay(tried, 340, 235);
+        lay(tried, gap.second());
         assertThat(findings()).noneMatch(Finding.TooNear.class::isInstance);
         assertThat(findings())
                 .anySatisfy(each -> assertThat(each)
@@ -76,7 +81,11 @@ class SheetCheckTest {
     }
 
     private void lay(Swatch swatch, int x, int y) {
-        regions.with(cell(x, y)).forEach(cell -> worn.put(cell, Fill.flat(swatch.id())));
+        lay(swatch, cell(x, y));
+    }
+
+    private void lay(Swatch swatch, int cellOfRegion) {
+        regions.with(cellOfRegion).forEach(cell -> worn.put(cell, Fill.flat(swatch.id())));
     }
 
     private int cell(int x, int y) {
@@ -91,7 +100,7 @@ class SheetCheckTest {
         pen.setColor(Color.BLACK);
         pen.setStroke(new BasicStroke(8));
         pen.drawRect(40, 40, 600, 400);
-        pen.drawRect(130, 130, 45, 45);
+        pen.drawRect(130, 130, 24, 24);
         pen.drawLine(340, 40, 340, 225);
         pen.drawLine(340, 245, 340, 440);
         pen.dispose();

@@ -18,6 +18,7 @@ import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import stillpond.core.cell.CellPlane;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.ink.InkPlane;
@@ -38,6 +39,31 @@ class OpeningsTest {
                 .sum();
         // 18 degrees of a radius of 100, less the two round caps.
         assertThat(dammed / 1.5).isCloseTo(31.4 - Drawn.STROKE, within(7.0));
+    }
+
+    @Test
+    void cellsThatMeetOnPaperHaveAnOpeningBetweenThem() {
+        InkPlane ink = Drawn.of(
+                new Rectangle2D.Double(40, 40, 320, 220),
+                Drawn.line(200, 40, 200, 140),
+                Drawn.line(200, 150, 200, 260),
+                Drawn.line(60, 80, 120, 80),
+                Drawn.line(60, 88, 120, 88));
+        Openings openings = Openings.of(ink);
+        CellPlane plane = openings.cells().plane();
+        Set<List<Integer>> joined = openings.openings().stream()
+                .map(opening -> List.of(opening.first(), opening.second()))
+                .collect(Collectors.toSet());
+        int[] numbers = plane.numbers();
+        IntStream.range(0, numbers.length - plane.widthPx())
+                .filter(i -> i % plane.widthPx() < plane.widthPx() - 1 && !ink.isInk(i))
+                .forEach(i -> IntStream.of(i + 1, i + plane.widthPx())
+                        .filter(beside -> !ink.isInk(beside) && numbers[beside] != numbers[i])
+                        .forEach(beside -> assertThat(joined)
+                                .contains(List.of(
+                                        Math.min(numbers[i], numbers[beside]),
+                                        Math.max(numbers[i], numbers[beside])))));
+        assertThat(joined).isNotEmpty();
     }
 
     @Test

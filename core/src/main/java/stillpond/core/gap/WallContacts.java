@@ -1,0 +1,193 @@
+package stillpond.core.gap;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.IntConsumer;
+import stillpond.core.cell.Cutting;
+import stillpond.core.cell.PairCounts;
+import stillpond.core.gap.Part.Meeting;
+import stillpond.core.ink.InkPlane;
+
+/**
+ * Which pieces meet at which wall.
+ *
+ * <p>Most meet across one wall pixel. Where several closures start at one stroke end, their walls lie side by side with pinholes between, and no wall pixel has
+ * a piece on both sides; there the pieces are spread over walls and pinholes, each paper pixel going to the nearest, and those whose spreads touch meet.
+ */
+final class WallContacts {
+
+    private final InkPlane page;
+    private final Walls walls;
+    private final int[] numbers;
+    private final List<Part> parts;
+
+    /** The spread of the pieces over walls and pinholes: the piece of each such pixel. */
+    private final Map<Integer, Integer> spread = new HashMap<>();
+
+    /** The closure that runs over each of those pixels, or through which a pinhole was reached. */
+    private final Map<Integer, Integer> owner = new HashMap<>();
+
+    private WallContacts(InkPlane page, Walls walls, int[] numbers) {
+        this.page = page;
+        this.walls = walls;
+        this.numbers = numbers;
+        this.parts = acrossOnePixel();
+        parts.addAll(acrossPinholes());
+        parts.sort(Part.ORDER);
+    }
+
+    static WallContacts of(InkPlane page, Walls walls, int[] numbers) {
+        return new WallContacts(page, walls, numbers);
+    }
+
+    /** In {@link Part#ORDER}. */
+    List<Part> parts() {
+        return parts;
+    }
+
+    /** The pixels of a closure that part two cells, in the order of its line; all of them if the cells meet beside it only. */
+    List<Integer> stretch(int closure, int first, int second, int[] cellOfPiece) {
+        List<Integer> pixels = new ArrayList<>();
+        List<Integer> all = new ArrayList<>();
+        int[] around = new int[9];
+        for (int pixel : walls.of(closure)) {
+            int count = piecesAround(pixel, around);
+            boolean hasFirst = false;
+            boolean hasSecond = false;
+            for (int i = 0; i < count; i++) {
+                hasFirst |= cellOfPiece[around[i]] == first;
+                hasSecond |= cellOfPiece[around[i]] == second;
+            }
+            if (hasFirst && hasSecond) {
+                pixels.add(pixel);
+            }
+            all.add(pixel);
+        }
+        return pixels.isEmpty() ? all : pixels;
+    }
+
+    private List<Part> acrossOnePixel() {
+        List<Part> found = new ArrayList<>();
+        int[] pixels = walls.pixels();
+        int[] closure = walls.closure();
+        int[] around = new int[9];
+        for (int start = 0; start < pixels.length; ) {
+            int end = start;
+            PairCounts pairs = new PairCounts();
+            while (end < pixels.length && closure[end] == closure[start]) {
+                int pieces = piecesAround(pixels[end++], around);
+                for (int a = 0; a < pieces; a++) {
+                    for (int b = a + 1; b < pieces; b++) {
+                        pairs.add(Math.min(around[a], around[b]), Math.max(around[a], around[b]), 1);
+                    }
+                }
+            }
+            int owner = closure[start];
+            pairs.forEach((first, second, count) ->
+                    found.add(new Part(first, second, owner, (int) count, Meeting.AT_A_WALL)));
+            start = end;
+        }
+        return found;
+    }
+
+    /** The pieces on and around a pixel: the first so many of an array of nine. */
+    private int piecesAround(int pixel, int[] around) {
+        int x = pixel % page.widthPx();
+        int y = pixel / page.widthPx();
+        int count = 0;
+        for (int ny = Math.max(0, y - 1); ny <= Math.min(page.heightPx() - 1, y + 1); ny++) {
+            for (int nx = Math.max(0, x - 1); nx <= Math.min(page.widthPx() - 1, x + 1); nx++) {
+                int piece = numbers[ny * page.widthPx() + nx];
+                boolean known = piece < 0;
+                for (int i = 0; i < count && !known; i++) {
+                    known = around[i] == piece;
+                }
+                if (!known) {
+                    around[count++] = piece;
+                }
+            }
+        }
+        return count;
+    }
+
+    private Collection<Part> acrossPinholes() {
+        spread();
+        Set<Long> known = new HashSet<>();
+        parts.forEach(part -> known.add(key(part.first(), part.second())));
+        Map<Long, Part> found = new TreeMap<>();
+        spread.forEach((pixel, piece) -> forEachBeside(pixel, beside -> {
+            boolean isPiece = numbers[beside] >= 0;
+            Integer other = isPiece ? Integer.valueOf(numbers[beside]) : spread.get(beside);
+            if (other == null || other.equals(piece) || !isPiece && other < piece) {
+                return;
+            }
+            int first = Math.min(piece, other);
+            int second = Math.max(piece, other);
+            if (!known.contains(key(first, second))) {
+                // Closures come the most promising first.
+                int closure = Math.min(owner.get(pixel), owner.getOrDefault(beside, Integer.MAX_VALUE));
+                found.merge(
+                        key(first, second),
+                        new Part(first, second, closure, 1, Meeting.ACROSS_A_PINHOLE),
+                        WallContacts::together);
+            }
+        }));
+        return found.values();
+    }
+
+    private static Part together(Part a, Part b) {
+        int closure = Math.min(a.closure(), b.closure());
+        return new Part(a.first(), a.second(), closure, a.pixels() + b.pixels(), a.meeting());
+    }
+
+    private void spread() {
+        List<Integer> front = new ArrayList<>();
+        for (int i = 0; i < walls.pixels().length; i++) {
+            int wall = walls.pixels()[i];
+            owner.putIfAbsent(wall, walls.closure()[i]);
+            forEachBeside(wall, beside -> {
+                if (numbers[beside] >= 0 && spread.putIfAbsent(wall, numbers[beside]) == null) {
+                    front.add(wall);
+                }
+            });
+        }
+        for (int i = 0; i < front.size(); i++) {
+            int from = front.get(i);
+            forEachBeside(from, beside -> {
+                if (numbers[beside] == Cutting.NONE
+                        && !page.isInk(beside)
+                        && spread.putIfAbsent(beside, spread.get(from)) == null) {
+                    owner.putIfAbsent(beside, owner.get(from));
+                    front.add(beside);
+                }
+            });
+        }
+    }
+
+    private void forEachBeside(int pixel, IntConsumer beside) {
+        int x = pixel % page.widthPx();
+        int y = pixel / page.widthPx();
+        if (x > 0) {
+            beside.accept(pixel - 1);
+        }
+        if (x < page.widthPx() - 1) {
+            beside.accept(pixel + 1);
+        }
+        if (y > 0) {
+            beside.accept(pixel - page.widthPx());
+        }
+        if (y < page.heightPx() - 1) {
+            beside.accept(pixel + page.widthPx());
+        }
+    }
+
+    private static long key(int first, int second) {
+        return (long) first << 32 | second;
+    }
+}
