@@ -2,10 +2,13 @@ import alpine from "@alpinejs/csp";
 import { byId } from "../shared/dom";
 import { call, Refusal } from "../shared/http";
 import { registerMenu } from "../shared/menu";
+import { Adjusting } from "./hand/adjusting";
 import { Gathering } from "./hand/gathering";
 import { Hand } from "./hand/hand";
+import { Here } from "./hand/here";
 import { KeyInput } from "./hand/keys";
 import { PointerInput } from "./hand/pointer";
+import { Ramp } from "./hand/ramp";
 import { RegionMenu } from "./hand/region-menu";
 import { Crop } from "./gaps/crop";
 import { DamTool } from "./gaps/dam-tool";
@@ -39,6 +42,7 @@ import { Look } from "./view/look";
 import { Passes } from "./view/passes";
 import { SheetView } from "./view/sheet-view";
 import { showMap } from "./view/small-map";
+import { showStripCounts } from "./view/strip-counts";
 import { SmallPicture } from "./view/small-picture";
 import { showDelivery, showHelp, showNotice, showProgress, showSteps, showZoom } from "./view/readouts";
 
@@ -82,13 +86,15 @@ async function open(): Promise<void> {
       void work.resync();
     }
   });
-  const gathering = new Gathering(path, regions, fills, work, hand, view);
+  const overlay = new Overlay(byId("overlay"), view);
+  const gathering = new Gathering(path, regions, fills, work, hand, view, overlay);
+  new Ramp(gathering, hand, fills, work, mixing);
+  const adjusting = new Adjusting(path.split("/")[2]!, fills, work, gathering, mixing);
   byId("tool-ground").addEventListener("click", () => void gathering.ground());
-  const look = new Look(view);
+  const look = new Look(view, fills, regions);
   const lookOnly = () => SMALL_SCREEN.matches;
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
   byId("help").addEventListener("click", showKeys);
-  const overlay = new Overlay(byId("overlay"), view);
   const crop = new Crop(regions, ink, fills);
   const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
   const ledger = new LedgerDrawer(regions, fills, view, gathering);
@@ -127,6 +133,7 @@ async function open(): Promise<void> {
       return key in gapKeys;
     },
     escape: () => {
+      adjusting.close();
       gathering.letGo();
       leak.close();
       mixing.close();
@@ -141,7 +148,13 @@ async function open(): Promise<void> {
     lookOnly,
     showKeys,
   });
-  const menu = new RegionMenu(byId("region-menu"), canvas, hand);
+  const here = new Here(path, hand, fills, regions, work, gathering, (openings) => {
+    if (!drawer.isOpen) {
+      column.toggle("gaps");
+    }
+    overlay.mark(regions.openings.all.filter((each) => openings.includes(each.index)));
+  });
+  const menu = new RegionMenu(byId("region-menu"), canvas, hand, here);
   new PointerInput(canvas, hand, view, {
     spaceHeld: keys.spaceHeld,
     openMenu: (at) => menu.open(at),
@@ -184,6 +197,7 @@ async function open(): Promise<void> {
   small.show(await fetchCells(layer.smallCells, layer.cellCount), await fetchInk(layer.smallInk));
   desk.dataset["sharp"] = String(layer.isSharp);
   desk.dataset["ready"] = "true";
+  void showStripCounts();
 }
 
 open().catch((error: unknown) => {

@@ -14,7 +14,7 @@ export function callHeaders(): Record<string, string> {
   return { "X-Requested-With": "desk", ...(token ? { "X-CSRF-TOKEN": token } : {}) };
 }
 
-/** Asks for JSON. Throws a {@link Refusal} for an error answer, and whatever fetch throws when nobody answers. */
+/** Asks for JSON; nothing comes of a call that has no answer. Throws a {@link Refusal} for an error answer, and whatever fetch throws when nobody answers. */
 export async function call<T>(path: string, body?: unknown): Promise<T> {
   const headers = { ...callHeaders(), ...(body === undefined ? {} : { "Content-Type": "application/json" }) };
   const response = await fetch(path, {
@@ -25,7 +25,7 @@ export async function call<T>(path: string, body?: unknown): Promise<T> {
   if (!response.ok) {
     throw new Refusal(response.status, await reason(response));
   }
-  return (await response.json()) as T;
+  return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
 async function reason(response: Response): Promise<string> {

@@ -128,7 +128,7 @@ final class LoadBench {
                 Thread.sleep(200 + random.nextInt(800));
                 String fill = swatches.get(random.nextInt(swatches.size()));
                 String change = "[{\"id\":\"" + UUID.randomUUID() + "\",\"kind\":\"lay\",\"layer\":\"" + layer
-                        + "\",\"fill\":\"" + fill + "\",\"cells\":[" + random.nextInt(cells) + "]}]";
+                        + "\",\"fills\":{\"" + fill + "\":[" + random.nextInt(cells) + "]}}]";
                 long start = System.nanoTime();
                 HttpResponse<String> answer = client.send(
                         request(sheet + "/changes")

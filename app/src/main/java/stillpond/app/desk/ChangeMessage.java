@@ -1,5 +1,6 @@
 package stillpond.app.desk;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -14,8 +15,7 @@ import stillpond.core.gap.DamState;
  *
  * @param kind {@code lay}, {@code dam}, {@code undo} or {@code redo}
  * @param layer for {@code lay} and {@code dam}
- * @param fill for {@code lay}: {@code none} or the id of a swatch
- * @param cells for {@code lay}
+ * @param fills for {@code lay}: the cells that are to wear each fill, {@code none} or the id of a swatch
  * @param states for {@code dam}: what is said about openings, by their indices
  * @param reach for {@code dam}: a new reach, or null
  * @param concerns for {@code undo} and {@code redo}: the change to take back or do again
@@ -24,8 +24,7 @@ record ChangeMessage(
         UUID id,
         String kind,
         UUID layer,
-        String fill,
-        List<Integer> cells,
+        Map<String, List<Integer>> fills,
         Map<Integer, DamState> states,
         Double reach,
         UUID concerns) {
@@ -34,9 +33,7 @@ record ChangeMessage(
     ChangeRequest asRequest() {
         require("id", id);
         return switch (Objects.toString(kind)) {
-            case "lay" ->
-                new ChangeRequest.Lay(
-                        id, require("layer", layer), Fill.ofText(require("fill", fill)), require("cells", cells));
+            case "lay" -> new ChangeRequest.Lay(id, require("layer", layer), byCell(require("fills", fills)));
             case "dam" ->
                 new ChangeRequest.Dam(
                         id,
@@ -47,6 +44,15 @@ record ChangeMessage(
             case "redo" -> new ChangeRequest.Redo(id, require("concerns", concerns));
             default -> throw new IllegalArgumentException("A change is lay, dam, undo or redo, not '" + kind + "'.");
         };
+    }
+
+    private static Map<Integer, Fill> byCell(Map<String, List<Integer>> cellsByFill) {
+        Map<Integer, Fill> byCell = new HashMap<>();
+        cellsByFill.forEach((text, cells) -> {
+            Fill fill = Fill.ofText(text);
+            require("cells", cells).forEach(cell -> byCell.put(require("cell", cell), fill));
+        });
+        return byCell;
     }
 
     private static <T> T require(String field, T value) {

@@ -17,11 +17,11 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
-import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.gap.Figure;
 
 /** The calls of the desk. */
 @RestController
@@ -32,14 +32,12 @@ class DeskCalls {
     private final SheetChanges changes;
     private final DeskStates states;
     private final Planes planes;
-    private final Palettes palettes;
 
-    DeskCalls(Sheets sheets, SheetChanges changes, DeskStates states, Planes planes, Palettes palettes) {
+    DeskCalls(Sheets sheets, SheetChanges changes, DeskStates states, Planes planes) {
         this.sheets = sheets;
         this.changes = changes;
         this.states = states;
         this.planes = planes;
-        this.palettes = palettes;
     }
 
     @GetMapping("/desk")
@@ -53,19 +51,16 @@ class DeskCalls {
         return sheets.get(project, sheet).frontLayer().isSharp();
     }
 
-    /** The cells inside each silhouette, the largest figure first. */
-    @GetMapping("/figures")
-    List<List<Integer>> figures(@PathVariable UUID project, @PathVariable UUID sheet) {
-        return sheets.figures(sheets.get(project, sheet).frontLayer());
+    /** All that lies inside an outline made of cells. */
+    @PostMapping("/enclosed")
+    List<Integer> enclosed(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody List<Integer> outline) {
+        return sheets.enclosed(sheets.get(project, sheet).frontLayer(), outline);
     }
 
-    /** What is wrong or suspicious on the sheet as the server has it. */
-    @GetMapping("/check")
-    List<FindingMessage> check(@PathVariable UUID project, @PathVariable UUID sheet) {
-        Layer layer = sheets.get(project, sheet).frontLayer();
-        return sheets.check(layer, palettes.of(project)).stream()
-                .map(finding -> FindingMessage.of(layer.id(), finding))
-                .toList();
+    /** The largest figure first. */
+    @GetMapping("/figures")
+    List<Figure> figures(@PathVariable UUID project, @PathVariable UUID sheet) {
+        return sheets.figures(sheets.get(project, sheet).frontLayer());
     }
 
     /** Makes the changes in their order, each by itself: one that is refused does not hold up the others. */

@@ -56,7 +56,14 @@ record DeskState(
         }
     }
 
-    record CardState(UUID id, String name, String subject, boolean loose, boolean locked, List<SwatchState> swatches) {}
+    record CardState(
+            UUID id,
+            String name,
+            String subject,
+            boolean neutral,
+            boolean loose,
+            boolean locked,
+            List<SwatchState> swatches) {}
 
     /** @param paint see the paint of a swatch in the core */
     record SwatchState(UUID id, String name, String colour, String paint) {}
@@ -119,6 +126,7 @@ record DeskState(
                         card.id(),
                         card.name(),
                         card.subject(),
+                        card.isNeutral(),
                         card.isLoose(),
                         card.locked(),
                         card.swatches().stream()

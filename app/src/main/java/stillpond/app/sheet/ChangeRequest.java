@@ -1,9 +1,13 @@
 package stillpond.app.sheet;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamState;
 
@@ -12,10 +16,18 @@ public sealed interface ChangeRequest {
 
     UUID id();
 
-    /** Lays one fill on some cells. */
-    record Lay(UUID id, UUID layer, Fill fill, List<Integer> cells) implements ChangeRequest {
+    /** Lays fills on cells, as one change. */
+    record Lay(UUID id, UUID layer, Map<Integer, Fill> fillByCell) implements ChangeRequest {
         public Lay {
-            cells = List.copyOf(cells);
+            fillByCell = Collections.unmodifiableSortedMap(new TreeMap<>(fillByCell));
+        }
+
+        public Lay(UUID id, UUID layer, Fill fill, List<Integer> cells) {
+            this(id, layer, cells.stream().distinct().collect(Collectors.toMap(Function.identity(), cell -> fill)));
+        }
+
+        List<Integer> cells() {
+            return List.copyOf(fillByCell.keySet());
         }
     }
 

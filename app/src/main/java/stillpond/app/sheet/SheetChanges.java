@@ -1,6 +1,6 @@
 package stillpond.app.sheet;
 
-import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +21,7 @@ import stillpond.core.fill.Fills;
 import stillpond.core.fill.Swap;
 import stillpond.core.fill.UndoLine;
 import stillpond.core.gap.DamChange;
+import stillpond.core.palette.Palette;
 
 /** Makes changes: each is one row of the sheet's log, written together with the state that it changes. */
 @Service
@@ -97,7 +98,7 @@ public class SheetChanges {
         if (objection.isPresent()) {
             return new ChangeOutcome.Refused(lay.id(), objection.get());
         }
-        Change change = log.current(lay.layer(), lay.cells()).laying(lay.fill(), lay.cells());
+        Change change = log.current(lay.layer(), lay.cells()).laying(lay.fillByCell());
         if (change.isEmpty()) {
             return new ChangeOutcome.Unneeded(lay.id());
         }
@@ -117,9 +118,13 @@ public class SheetChanges {
             return lay;
         }
         StoredLayer now = sheet.inPlaceOf(then.get());
-        Set<Integer> cells = swaps.inTheSamePlace(then.get().asLayer(), Set.copyOf(lay.cells()), now.asLayer());
-        return new ChangeRequest.Lay(
-                lay.id(), now.id(), lay.fill(), cells.stream().sorted().toList());
+        Map<Integer, Fill> fillByCell = new HashMap<>();
+        lay.fillByCell().entrySet().stream()
+                .collect(Collectors.groupingBy(
+                        Map.Entry::getValue, Collectors.mapping(Map.Entry::getKey, Collectors.toSet())))
+                .forEach((fill, cells) -> swaps.inTheSamePlace(then.get().asLayer(), cells, now.asLayer())
+                        .forEach(cell -> fillByCell.put(cell, fill)));
+        return new ChangeRequest.Lay(lay.id(), now.id(), fillByCell);
     }
 
     private ChangeOutcome dam(StoredSheet sheet, UUID author, ChangeRequest.Dam dam) {
@@ -150,18 +155,18 @@ public class SheetChanges {
         if (layer.isEmpty()) {
             return Optional.of(ANALYSED_ANEW);
         }
-        if (lay.cells().isEmpty()) {
+        List<Integer> cells = lay.cells();
+        if (cells.isEmpty()) {
             return Optional.of("No region was named.");
         }
-        if (Collections.min(lay.cells()) < 0
-                || Collections.max(lay.cells()) >= layer.get().cellCount()) {
+        if (cells.get(0) < 0 || cells.get(cells.size() - 1) >= layer.get().cellCount()) {
             return Optional.of("The line art has no such region any more.");
         }
-        if (lay.fill() instanceof Fill.Flat flat
-                && !palettes.of(sheet.projectId()).has(flat.swatch())) {
-            return Optional.of("This swatch is on none of the project's cards any more.");
-        }
-        return Optional.empty();
+        Palette palette = palettes.of(sheet.projectId());
+        boolean isOnCards = lay.fillByCell().values().stream()
+                .distinct()
+                .allMatch(fill -> !(fill instanceof Fill.Flat flat) || palette.has(flat.swatch()));
+        return isOnCards ? Optional.empty() : Optional.of("This swatch is on none of the project's cards any more.");
     }
 
     private ChangeOutcome step(StoredSheet sheet, UUID author, UUID id, Kind kind, UUID concerns) {

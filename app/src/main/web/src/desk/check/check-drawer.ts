@@ -4,19 +4,23 @@ import { call } from "../../shared/http";
 import type { Crop } from "../gaps/crop";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
+import { NO_FILL } from "../model/state";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
 
 /** See FindingMessage on the server. */
 interface Finding {
-  readonly kind: "POCKET" | "UNFILLED" | "TOO_NEAR" | "OFF_CARD";
+  readonly key: string;
+  readonly isAccepted: boolean;
+  readonly kind: "POCKET" | "SPECK" | "REGION" | "RUNS_OUT" | "TOO_NEAR" | "TWINS" | "OFF_CARD";
   readonly layer: string;
   readonly cells: number[];
   readonly likely: string | null;
   readonly swatch: string | null;
   readonly other: string | null;
   readonly difference: number;
+  readonly openings: number[];
 }
 
 const SETTLE_MS = 500;
@@ -28,6 +32,7 @@ export class CheckDrawer {
   private readonly button = byId("check-button");
   private settling: number | undefined;
   private asked = 0;
+  private showsAccepted = false;
 
   constructor(
     private readonly path: string,
@@ -39,6 +44,10 @@ export class CheckDrawer {
     private readonly crop: Crop,
   ) {
     byId("check-pockets").addEventListener("click", () => void this.fillPockets());
+    byId("check-accepted").addEventListener("click", () => {
+      this.showsAccepted = !this.showsAccepted;
+      void this.look();
+    });
     work.outbox.waiting.listen((waiting) => {
       if (waiting === 0) {
         this.settle();
@@ -76,13 +85,20 @@ export class CheckDrawer {
     if (!found || asked !== this.asked) {
       return;
     }
-    this.button.querySelector(".count")!.textContent = String(found.length);
+    const open = found.filter((finding) => !finding.isAccepted);
+    this.button.querySelector(".count")!.textContent = String(open.length);
     if (this.isOpen) {
-      const pockets = found.filter((finding) => finding.kind === "POCKET").length;
+      const pockets = open.filter((finding) => finding.kind === "POCKET").length;
       byId("check-pockets").hidden = pockets === 0;
       byId("check-pockets").textContent = pockets === 1 ? "Fill the pocket" : `Fill all ${pockets} pockets`;
-      byId("check-clean").hidden = found.length > 0;
-      byId("check-rows").replaceChildren(...found.slice(0, MOST_ROWS).map((finding) => this.row(finding)));
+      byId("check-clean").hidden = open.length > 0;
+      const accepted = found.length - open.length;
+      const toggle = byId("check-accepted");
+      toggle.hidden = accepted === 0;
+      toggle.textContent = this.showsAccepted ? `Hide ${accepted} accepted` : `Show ${accepted} accepted`;
+      toggle.setAttribute("aria-pressed", String(this.showsAccepted));
+      const shown = this.showsAccepted ? found : open;
+      byId("check-rows").replaceChildren(...shown.slice(0, MOST_ROWS).map((finding) => this.row(finding)));
     }
   }
 
@@ -106,33 +122,62 @@ export class CheckDrawer {
         el("p", { className: "quiet" }, this.note(finding)),
       ),
     );
-    if (finding.likely && (finding.kind === "POCKET" || finding.kind === "UNFILLED")) {
-      const fill = finding.likely;
-      row.append(
-        el(
-          "p",
-          { className: "check-act" },
-          el(
-            "button",
-            { type: "button", className: "button", click: () => this.work.lay(fill, finding.cells) },
-            `Fill with ${this.fills.nameOf(fill)}`,
-          ),
-        ),
-      );
-    }
+    row.append(el("p", { className: "check-act" }, ...this.acts(finding)));
     row.addEventListener("pointerenter", () => this.view.light(finding.cells));
     row.addEventListener("pointerleave", () => this.view.light(undefined));
     return row;
+  }
+
+  private acts(finding: Finding): HTMLElement[] {
+    const { kind, likely, cells, openings } = finding;
+    const acts: HTMLElement[] = [];
+    const act = (label: string, click: () => void) =>
+      acts.push(el("button", { type: "button", className: "button", click }, label));
+    if (kind === "RUNS_OUT") {
+      act("Dam it, clear the outside", () => this.takeIn(finding));
+    } else if (kind === "TOO_NEAR") {
+      act(`Make both ${this.fills.nameOf(finding.other!)}`, () => this.work.lay(finding.other!, cells));
+    } else if (likely) {
+      const worn = kind === "TWINS" || kind === "OFF_CARD";
+      act(`${worn ? "Wear" : "Fill with"} ${this.fills.nameOf(likely)}`, () => this.work.lay(likely, cells));
+    }
+    if (openings.length === 0 || acts.length > 0) {
+      act(finding.isAccepted ? "Not meant after all" : "It is meant", () => void this.accept(finding));
+    }
+    return acts;
+  }
+
+  /** Dams the ways out, and takes the fill away outside. */
+  private takeIn({ cells, openings }: Finding): void {
+    const fill = this.fills.of(cells[0]!);
+    const before = this.regions.cellsWith(cells[0]!);
+    this.work.dam(new Map(openings.map((index) => [index, "SHUT"] as const)));
+    const inside = new Set(cells);
+    this.work.lay(
+      NO_FILL,
+      before.filter((cell) => !inside.has(cell) && this.fills.of(cell) === fill),
+    );
+  }
+
+  private async accept({ key, isAccepted }: Finding): Promise<void> {
+    await call(`${this.path}/check/accepted`, { key, isMeant: !isAccepted });
+    await this.look();
   }
 
   private title({ kind }: Finding): string {
     switch (kind) {
       case "POCKET":
         return "A pocket was missed";
-      case "UNFILLED":
+      case "SPECK":
+        return "A speck has no fill";
+      case "REGION":
         return "No fill yet";
+      case "RUNS_OUT":
+        return "This fill ran out";
       case "TOO_NEAR":
         return "Hard to tell apart";
+      case "TWINS":
+        return "Near twins";
       case "OFF_CARD":
         return "A colour on no card";
     }
@@ -140,11 +185,18 @@ export class CheckDrawer {
 
   private note(finding: Finding): string {
     const name = (fill: string | null) => this.fills.nameOf(fill ?? "");
+    const away = finding.difference.toFixed(1);
     switch (finding.kind) {
+      case "RUNS_OUT":
+        return `${name(this.fills.of(finding.cells[0]!))} reaches the edge of the page through ${finding.openings.length === 1 ? "a gap" : `${finding.openings.length} gaps`}`;
       case "TOO_NEAR":
-        return `${name(finding.swatch)} beside ${name(finding.other)}, no ink between, ${finding.difference.toFixed(1)} apart`;
+        return `${name(finding.swatch)} beside ${name(finding.other)}, no ink between, ${away} apart`;
+      case "TWINS":
+        return `${name(finding.swatch)} and ${name(finding.other)} are ${away} apart; more wears the second`;
       case "OFF_CARD":
-        return `${name(finding.swatch)} is a loose colour`;
+        return finding.likely
+          ? `${name(finding.swatch)} is a loose colour, close to ${name(finding.likely)}`
+          : `${name(finding.swatch)} is a loose colour, close to none on the cards`;
       default:
         return finding.likely
           ? `${name(finding.likely)} lies around most of it`
@@ -160,6 +212,6 @@ export class CheckDrawer {
         byFill.set(likely, [...(byFill.get(likely) ?? []), ...cells]);
       }
     }
-    byFill.forEach((cells, fill) => this.work.lay(fill, cells));
+    this.work.layAll(byFill);
   }
 }

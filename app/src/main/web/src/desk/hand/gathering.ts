@@ -2,19 +2,23 @@ import { atom } from "nanostores";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
-import type { Regions } from "../model/regions";
+import type { Regions, RegionShape } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
+import type { Overlay } from "../gaps/overlay";
 import type { Drawing } from "./pointer";
 import type { Hand } from "./hand";
 
 /** Regions may differ so much in size and still count as alike. */
 const ALIKE = 1.35;
 
-/** A figure: the cells inside one silhouette. */
-type Figure = number[];
+/** See the class of this name in the core: the cells inside one silhouette, and regions among them that may be holes. */
+interface Figure {
+  readonly cells: number[];
+  readonly holes: number[][];
+}
 
 /** Gathers regions, by click, sweep, fill or figure, and then does one thing to all of them as one change. */
 export class Gathering implements Drawing {
@@ -23,6 +27,8 @@ export class Gathering implements Drawing {
   private cells = new Set<number>();
   private taking: boolean | undefined;
   private passed = new Set<number>();
+  private lasso: Point[] = [];
+  private holes: number[][] = [];
 
   constructor(
     private readonly path: string,
@@ -31,10 +37,14 @@ export class Gathering implements Drawing {
     private readonly work: Work,
     private readonly hand: Hand,
     private readonly view: SheetView,
+    private readonly overlay: Overlay,
   ) {
     regions.changed.listen(() => this.set(new Set([...this.cells].filter((cell) => cell < fills.cellCount))));
     const acts: Record<string, () => void> = {
       fill: () => this.lay(hand.present.get()),
+      empty: () => this.layOnEmpty(hand.present.get()),
+      inside: () => void this.inside(),
+      holes: () => this.leaveOutHoles(),
       clear: () => this.lay(NO_FILL),
       invert: () => this.invert(),
       alike: () => this.alike(),
@@ -46,16 +56,27 @@ export class Gathering implements Drawing {
     hand.present.subscribe((fill) => (byId("gather-fill").textContent = `Fill with ${fills.nameOf(fill)}`));
     this.count.subscribe((count) => {
       byId("gathered").hidden = count === 0;
+      if (count === 0) {
+        this.offerHoles([]);
+      }
       byId("gathered-count").textContent = count === 1 ? "1 region gathered" : `${count} regions gathered`;
     });
   }
 
   get drawing(): boolean {
-    return this.taking !== undefined;
+    return this.taking !== undefined || this.lasso.length > 0;
   }
 
-  /** A press on a gathered region drops it, and a sweep from there drops all that it passes; else they are taken. */
-  begin(screen: Point): void {
+  /**
+   * A press on a gathered region drops it, and a sweep from there drops all that it passes; else they are taken.
+   *
+   * @param lassoing the way drawn goes around what is meant
+   */
+  begin(screen: Point, _lifting: boolean, lassoing: boolean): void {
+    if (lassoing) {
+      this.lasso = [this.view.camera.toSheet(screen)];
+      return;
+    }
     const cell = this.view.cellAt(screen);
     if (cell !== undefined) {
       this.taking = !this.cells.has(cell);
@@ -65,6 +86,11 @@ export class Gathering implements Drawing {
   }
 
   move(screen: Point): void {
+    if (this.lasso.length > 0) {
+      this.lasso.push(this.view.camera.toSheet(screen));
+      this.overlay.draw([...this.lasso, this.lasso[0]!]);
+      return;
+    }
     const cell = this.view.cellAt(screen);
     if (this.taking === undefined || cell === undefined || this.passed.has(cell)) {
       return;
@@ -84,10 +110,41 @@ export class Gathering implements Drawing {
   end(screen: Point): void {
     this.move(screen);
     this.taking = undefined;
+    if (this.lasso.length > 0) {
+      this.takeInside(this.lasso);
+      this.endLasso();
+    }
   }
 
   cancel(): void {
     this.taking = undefined;
+    this.endLasso();
+  }
+
+  private endLasso(): void {
+    this.lasso = [];
+    this.overlay.draw([]);
+  }
+
+  /** Takes every region whose deepest place lies inside a way drawn around it. */
+  private takeInside(way: readonly Point[]): void {
+    const next = new Set(this.cells);
+    for (let region = 0; region < this.regions.count; region++) {
+      const { deepestX, deepestY, cells } = this.regions.shape(region);
+      if (isInside({ x: deepestX + 0.5, y: deepestY + 0.5 }, way)) {
+        cells.forEach((cell) => next.add(cell));
+      }
+    }
+    this.set(next);
+  }
+
+  /** Takes all that lies inside what is gathered, taken as an outline. */
+  private async inside(): Promise<void> {
+    const inside = await call<number[]>(`${this.path}/enclosed`, [...this.cells]);
+    this.set(new Set([...this.cells, ...inside]));
+    this.hand.said.set(
+      inside.length === 0 ? "Nothing lies inside these regions" : `${this.count.get()} regions gathered`,
+    );
   }
 
   /** Gathers whatever wears a fill, instead of what was gathered. */
@@ -103,12 +160,16 @@ export class Gathering implements Drawing {
   async ground(): Promise<void> {
     const figures = await call<Figure[]>(`${this.path}/figures`);
     const here = this.hand.cell.get();
-    const own = figures.find((figure) => here !== undefined && figure.includes(here));
-    const inside = own ?? figures.flat();
+    const own = figures.find((figure) => here !== undefined && figure.cells.includes(here));
+    const meant = own ? [own] : figures;
+    const inside = meant.flatMap((figure) => figure.cells);
     const empty = (inside.length > 0 ? inside : this.allCells()).filter(
       (cell) => this.fills.of(cell) === NO_FILL,
     );
     this.set(new Set(empty));
+    this.offerHoles(
+      meant.flatMap((figure) => figure.holes).filter((hole) => hole.some((cell) => empty.includes(cell))),
+    );
     this.hand.said.set(
       empty.length === 0
         ? "Nothing inside is without a fill"
@@ -123,6 +184,46 @@ export class Gathering implements Drawing {
       this.hand.said.set(`${fill === NO_FILL ? "Cleared" : "Filled"} ${this.count.get()} regions`);
       this.set(new Set());
     }
+  }
+
+  /** Lays a fill on those that have none yet, and lets all go. */
+  private layOnEmpty(fill: Fill): void {
+    this.cells = new Set([...this.cells].filter((cell) => this.fills.of(cell) === NO_FILL));
+    this.count.set(this.regionsOf(this.cells).length);
+    this.lay(fill);
+    this.set(new Set());
+  }
+
+  /** Offers to leave out what may be holes; pointing at the offer lights them up. */
+  private offerHoles(holes: number[][]): void {
+    this.holes = holes;
+    const offer = byId("gather-holes");
+    offer.hidden = holes.length === 0;
+    offer.textContent = holes.length === 1 ? "Leave out 1 hole" : `Leave out ${holes.length} holes`;
+    offer.onpointerenter = () => this.view.light(this.holes.flat());
+    offer.onpointerleave = () => this.view.light(undefined);
+  }
+
+  private leaveOutHoles(): void {
+    const out = new Set(this.holes.flat());
+    this.view.light(undefined);
+    this.offerHoles([]);
+    this.set(new Set([...this.cells].filter((cell) => !out.has(cell))));
+  }
+
+  /** The cells gathered, in the order in which they were. */
+  get gathered(): number[] {
+    return [...this.cells];
+  }
+
+  /** The gathered regions, in the order in which they were. */
+  get inOrder(): RegionShape[] {
+    return this.regionsOf(this.cells).map((region) => this.regions.shape(region));
+  }
+
+  /** Gathers these cells instead of what was gathered. */
+  gather(cells: Iterable<number>): void {
+    this.set(new Set(cells));
   }
 
   /** Takes the one pointed at along, or drops it. */
@@ -174,4 +275,14 @@ export class Gathering implements Drawing {
   private allCells(): number[] {
     return Array.from({ length: this.fills.cellCount }, (_, cell) => cell);
   }
+}
+
+/** Whether a way drawn goes around a place: a ray to the right crosses it an odd number of times. */
+function isInside({ x, y }: Point, way: readonly Point[]): boolean {
+  return way.reduce((inside, from, i) => {
+    const to = way[(i + 1) % way.length]!;
+    const crosses =
+      from.y > y !== to.y > y && x < from.x + ((y - from.y) / (to.y - from.y)) * (to.x - from.x);
+    return inside !== crosses;
+  }, false);
 }

@@ -30,6 +30,8 @@ export class Hand {
   private laidLast: Fill | undefined;
   private copied: Fill | undefined;
   private swept: Set<number> | undefined;
+  /** While a sweep touches only what wears this. */
+  private sweptOnly: Fill | undefined;
   private pinned = false;
 
   constructor(
@@ -80,16 +82,24 @@ export class Hand {
     this.pinned = pinned;
   }
 
-  /** Paints the cell at a point at once; all that a sweep passes becomes one change when it ends. */
-  beginSweep(screen: Point): void {
+  /**
+   * Paints the cell at a point at once; all that a sweep passes becomes one change when it ends.
+   *
+   * @param onlyAlike the sweep leaves alone what does not wear the fill that it began on
+   */
+  beginSweep(screen: Point, onlyAlike: boolean): void {
     this.swept = new Set();
+    const cell = this.view.cellAt(screen);
+    this.sweptOnly = onlyAlike && cell !== undefined ? this.fills.of(cell) : undefined;
     this.sweepTo(screen);
   }
 
   sweepTo(screen: Point): void {
     const cell = this.view.cellAt(screen);
     if (this.swept && cell !== undefined && !this.swept.has(cell)) {
-      const cells = this.regions.cellsWith(cell);
+      const cells = this.regions
+        .cellsWith(cell)
+        .filter((each) => this.sweptOnly === undefined || this.fills.of(each) === this.sweptOnly);
       cells.forEach((each) => this.swept!.add(each));
       this.view.startRipple(cells, screen);
       this.work.preview(this.present.get(), cells);

@@ -95,7 +95,9 @@ export class KeyInput {
     if (this.onSheet(event)) {
       return true;
     }
-    switch (event.key) {
+    // Whatever caps lock says.
+    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+    switch (key) {
       case "+":
       case "=":
         this.view.zoomBy(ZOOM_STEP);
@@ -140,7 +142,7 @@ export class KeyInput {
         this.targets.escape();
         return true;
       default:
-        return this.targets.look(event.key) || this.targets.gaps(event.key);
+        return this.targets.look(key) || this.targets.gaps(key);
     }
   }
 

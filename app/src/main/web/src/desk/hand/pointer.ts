@@ -89,7 +89,7 @@ export class PointerInput {
     if (cell !== undefined && this.targets.holdsBack(cell)) {
       return;
     }
-    this.hand.beginSweep(at);
+    this.hand.beginSweep(at, event.shiftKey);
     if (event.pointerType !== "mouse") {
       this.heldAt = at;
       this.holdTimer = setTimeout(() => this.onHold(), HOLD_MS);

@@ -1,6 +1,7 @@
 import { all } from "../../shared/dom";
 import type { Point } from "../view/camera";
 import type { Hand } from "./hand";
+import type { Here } from "./here";
 
 /** What can be done with the region pointed at: opened by the second button, by a long press, or by the menu key. */
 export class RegionMenu {
@@ -10,6 +11,7 @@ export class RegionMenu {
     private readonly menu: HTMLElement,
     private readonly canvas: HTMLElement,
     private readonly hand: Hand,
+    private readonly here: Here,
   ) {
     this.items = all<HTMLButtonElement>("button", menu);
     const acts: Record<string, () => void> = {
@@ -19,6 +21,7 @@ export class RegionMenu {
       paste: () => hand.paste(),
       again: () => hand.again(),
       clear: () => hand.clearHere(),
+      ...here.acts,
     };
     for (const item of this.items) {
       item.addEventListener("click", () => {
@@ -58,6 +61,7 @@ export class RegionMenu {
       paste: copied && `Lay the copied ${copied}`,
       again: last && `Lay ${last} again`,
       clear: "Clear",
+      ...this.here.show(),
     };
     for (const item of this.items) {
       const label = labels[item.dataset["act"]!];

@@ -17,7 +17,13 @@ export class Fills {
   private readonly triedCells = new Map<number, Rgba>();
   private fillOfCell: Fill[];
   private readonly swatches = new Map<Fill, Swatch>();
+  private readonly cards = new Map<
+    Fill,
+    { id: string; name: string; subject: string; isEditable: boolean }
+  >();
   private readonly colours = new Map<Fill, Rgba>([[NO_FILL, CLEAR]]);
+  private shownAs: ((cell: number) => Rgba) | undefined;
+  private eyes: ((colour: Rgba) => Rgba) | undefined;
   private listener: (cell: number) => void = () => {};
 
   constructor(
@@ -30,13 +36,17 @@ export class Fills {
   }
 
   /** Takes over the cards as they are now; whatever wears their swatches is painted again. */
-  learn(cards: readonly Pick<Card, "swatches">[]): void {
+  learn(cards: readonly Card[]): void {
     this.swatches.clear();
+    this.cards.clear();
     this.colours.clear();
     this.colours.set(NO_FILL, CLEAR);
-    for (const swatch of cards.flatMap((card) => card.swatches)) {
-      this.swatches.set(swatch.id, swatch);
-      this.colours.set(swatch.id, parseColour(swatch.colour));
+    for (const { id, name, subject, neutral, loose, swatches } of cards) {
+      for (const swatch of swatches) {
+        this.swatches.set(swatch.id, swatch);
+        this.cards.set(swatch.id, { id, name, subject, isEditable: !neutral && !loose });
+        this.colours.set(swatch.id, parseColour(swatch.colour));
+      }
     }
     this.paintAll();
   }
@@ -51,6 +61,26 @@ export class Fills {
     if (onCells) {
       cells.forEach((cell) => this.triedCells.set(cell, parseColour(onCells)));
     }
+    this.paintAll();
+  }
+
+  /** Shows cells in colours of their own for now, whatever they wear. */
+  tryOnCells(colours: ReadonlyMap<number, string>): void {
+    this.tried.clear();
+    this.triedCells.clear();
+    colours.forEach((hex, cell) => this.triedCells.set(cell, parseColour(hex)));
+    this.paintAll();
+  }
+
+  /** Shows cells in colours that have nothing to do with their fills; undefined: as they are. */
+  showAs(shownAs: ((cell: number) => Rgba) | undefined): void {
+    this.shownAs = shownAs;
+    this.paintAll();
+  }
+
+  /** Shows every colour changed in one way, as other eyes see it. */
+  seeThrough(eyes: ((colour: Rgba) => Rgba) | undefined): void {
+    this.eyes = eyes;
     this.paintAll();
   }
 
@@ -122,6 +152,15 @@ export class Fills {
   }
 
   colourOf(cell: number): Rgba {
+    if (this.shownAs) {
+      return this.shownAs(cell);
+    }
+    const colour = this.worn(cell);
+    return this.eyes ? this.eyes(colour) : colour;
+  }
+
+  /** The colour of a cell however the sheet is looked at. */
+  worn(cell: number): Rgba {
     const fill = this.of(cell);
     return this.triedCells.get(cell) ?? this.tried.get(fill) ?? this.colours.get(fill) ?? CLEAR;
   }
@@ -132,6 +171,11 @@ export class Fills {
 
   colour(fill: Fill): Rgba {
     return this.tried.get(fill) ?? this.colours.get(fill) ?? CLEAR;
+  }
+
+  /** The card that a fill is on; one can go there if it is neither the neutrals nor that of loose colours. */
+  cardOf(fill: Fill): { id: string; name: string; subject: string; isEditable: boolean } | undefined {
+    return this.cards.get(fill);
   }
 
   nameOf(fill: Fill): string {

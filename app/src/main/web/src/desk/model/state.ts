@@ -16,6 +16,8 @@ export interface Card {
   readonly id: string;
   readonly name: string;
   readonly subject: string;
+  readonly neutral: boolean;
+  readonly loose: boolean;
   readonly swatches: Swatch[];
 }
 
@@ -94,8 +96,8 @@ export type ChangeMessage =
       readonly id: string;
       readonly kind: "lay";
       readonly layer: string;
-      readonly fill: Fill;
-      readonly cells: number[];
+      /** The cells that are to wear each fill. */
+      readonly fills: Record<Fill, number[]>;
     }
   | {
       readonly id: string;

@@ -61,12 +61,23 @@ export class Work {
 
   /** Lays a fill on some cells; returns those that it changed. */
   lay(fill: Fill, cells: Iterable<number>): number[] {
-    const swaps = this.fills.laying(fill, cells);
-    if (swaps.length > 0) {
-      const changed = swaps.map((swap) => swap.cell);
-      this.make({ id: crypto.randomUUID(), kind: "lay", layer: this.fills.layer, fill, cells: changed });
+    return this.layAll(new Map([[fill, cells]]));
+  }
+
+  /** Lays each fill on its cells, as one change; returns the cells that it changed. */
+  layAll(cellsByFill: ReadonlyMap<Fill, Iterable<number>>): number[] {
+    const changed: Record<Fill, number[]> = {};
+    for (const [fill, cells] of cellsByFill) {
+      const swaps = this.fills.laying(fill, cells);
+      if (swaps.length > 0) {
+        changed[fill] = swaps.map((swap) => swap.cell);
+      }
     }
-    return swaps.map((swap) => swap.cell);
+    const all = Object.values(changed).flat();
+    if (all.length > 0) {
+      this.make({ id: crypto.randomUUID(), kind: "lay", layer: this.fills.layer, fills: changed });
+    }
+    return all;
   }
 
   /** Dams openings, leaves them open, or lets reach decide again; returns how many changed. */
@@ -117,7 +128,7 @@ export class Work {
       return;
     }
     if (message.kind === "lay") {
-      const swaps = this.fills.laying(message.fill, message.cells);
+      const swaps = Object.entries(message.fills).flatMap(([fill, cells]) => this.fills.laying(fill, cells));
       this.fills.apply(swaps);
       this.undoable.unshift({ id: message.id, layer: message.layer, swaps, dams: [], reach: null });
       this.redoable = [];

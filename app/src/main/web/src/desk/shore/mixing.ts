@@ -99,12 +99,23 @@ export class Mixing {
     void this.make([{ kind: "MOVE", swatch: dragged, card }]);
   }
 
-  private async make(edits: Edit[]): Promise<void> {
+  /** Adds swatches to the card of another, or as loose colours if that card is locked or none's; returns whether that was done. */
+  async addBeside(swatch: Fill, additions: Edit[]): Promise<boolean> {
+    const { cards } = await this.calls.palette();
+    const card = cards.find((each) => each.swatches.some(({ id }) => id === swatch));
+    const isFree = card && !card.neutral && !card.loose && !card.locked;
+    return this.make(additions.map((edit) => (isFree ? { ...edit, card: card.id } : edit) as Edit));
+  }
+
+  /** Makes edits of the palette, after which it is shown as it is; a refusal is shown, and false returned. */
+  async make(edits: Edit[]): Promise<boolean> {
     try {
       this.noteTaken((await this.calls.make(edits)).words);
       await this.renew();
+      return true;
     } catch (error) {
       this.work.notice.set((error as Error).message);
+      return false;
     }
   }
 

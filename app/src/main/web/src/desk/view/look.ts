@@ -1,4 +1,8 @@
+import { filterDeficiencyDeuter, filterDeficiencyProt, filterDeficiencyTrit } from "culori/fn";
 import { byId } from "../../shared/dom";
+import type { Fills, Rgba } from "../model/fills";
+import type { Regions } from "../model/regions";
+import { NO_FILL } from "../model/state";
 import type { SheetView } from "./sheet-view";
 
 const SURROUNDS = ["light", "middle", "dark"] as const;
@@ -9,19 +13,35 @@ const INKS = [
 ] as const;
 const KEPT = "pond/surround";
 
+/** How people see whose eyes tell fewer colours apart (G. M. Machado, M. M. Oliveira, L. A. F. Fernandes, IEEE Trans. Visualization and Computer Graphics 15, 2009), wholly so. */
+const VISIONS = [
+  ["usual", undefined],
+  ["red-weak", filterDeficiencyProt(1)],
+  ["green-weak", filterDeficiencyDeuter(1)],
+  ["blue-weak", filterDeficiencyTrit(1)],
+] as const;
+const EMPTY: Rgba = [64, 64, 64, 255];
+const LAID: Rgba = [255, 255, 255, 255];
+
 /** How the sheet is looked at: greys, flats, ink, surround. Their keys lie side by side. */
 export class Look {
   private ink = 0;
+  private vision = 0;
+  private cells: "worn" | "empty" | "regions" = "worn";
   private surround = Math.max(
     0,
     SURROUNDS.findIndex((each) => each === localStorage.getItem(KEPT)),
   );
 
-  constructor(private readonly view: SheetView) {
+  constructor(
+    private readonly view: SheetView,
+    private readonly fills: Fills,
+    private readonly regions: Regions,
+  ) {
     if (!localStorage.getItem(KEPT)) {
       this.surround = 1;
     }
-    for (const key of ["v", "b", "n", "m"]) {
+    for (const key of ["v", "b", "n", "m", "u", "z", "c"]) {
       byId(`look-${key}`).addEventListener("click", () => this.byKey(key));
     }
     this.show();
@@ -41,6 +61,16 @@ export class Look {
         this.ink = (this.ink + 1) % INKS.length;
         this.view.look({ ink: INKS[this.ink]![1] });
         break;
+      case "u":
+        this.showCells(this.cells === "empty" ? "worn" : "empty");
+        break;
+      case "z":
+        this.showCells(this.cells === "regions" ? "worn" : "regions");
+        break;
+      case "c":
+        this.vision = (this.vision + 1) % VISIONS.length;
+        this.fills.seeThrough(asRgba(VISIONS[this.vision]![1]));
+        break;
       case "m":
         this.surround = (this.surround + 1) % SURROUNDS.length;
         localStorage.setItem(KEPT, SURROUNDS[this.surround]!);
@@ -52,6 +82,17 @@ export class Look {
     return true;
   }
 
+  private showCells(cells: "worn" | "empty" | "regions"): void {
+    this.cells = cells;
+    this.fills.showAs(
+      {
+        worn: undefined,
+        empty: (cell: number) => (this.fills.of(cell) === NO_FILL ? EMPTY : LAID),
+        regions: (cell: number) => greyOf(this.regions.of(cell)),
+      }[cells],
+    );
+  }
+
   private show(): void {
     document.documentElement.dataset["surround"] = SURROUNDS[this.surround]!;
     const { greys, flats } = this.view.looking;
@@ -60,10 +101,39 @@ export class Look {
       b: flats ? "shown" : "off",
       n: INKS[this.ink]![0],
       m: SURROUNDS[this.surround]!,
+      u: this.cells === "empty" ? "on" : "off",
+      z: this.cells === "regions" ? "on" : "off",
+      c: VISIONS[this.vision]![0],
     };
     for (const [key, state] of Object.entries(states)) {
       byId(`look-${key}`).querySelector(".look-state")!.textContent = state;
     }
-    byId("look").classList.toggle("is-altered", greys || !flats || this.ink > 0);
+    byId("look").classList.toggle(
+      "is-altered",
+      greys || !flats || this.ink > 0 || this.vision > 0 || this.cells !== "worn",
+    );
   }
+}
+
+/** Greys far apart for numbers that follow each other: steps of the golden ratio. */
+function greyOf(region: number): Rgba {
+  const grey = Math.round(70 + 170 * ((region * 0.618034) % 1));
+  return [grey, grey, grey, 255];
+}
+
+function asRgba(
+  filter: ((colour: { mode: "rgb"; r: number; g: number; b: number }) => unknown) | undefined,
+): ((colour: Rgba) => Rgba) | undefined {
+  if (!filter) {
+    return undefined;
+  }
+  const byte = (value: number) => Math.round(255 * Math.min(1, Math.max(0, value)));
+  return ([r, g, b, a]) => {
+    const seen = filter({ mode: "rgb", r: r / 255, g: g / 255, b: b / 255 }) as {
+      r: number;
+      g: number;
+      b: number;
+    };
+    return [byte(seen.r), byte(seen.g), byte(seen.b), a];
+  };
 }

@@ -38,7 +38,7 @@ export class SmallPicture {
     const { numbers } = this.cells;
     const { density } = this.ink;
     for (let i = 0; i < numbers.length; i++) {
-      const colour = this.fills.colourOf(numbers[i]!);
+      const colour = this.fills.worn(numbers[i]!);
       const light = (255 - density[i]!) / 255;
       const paper = colour[3] === 0;
       data[4 * i] = (paper ? 255 : colour[0]) * light;

@@ -82,10 +82,116 @@ class GatherJourneyTest {
         assertThat(desk.shown(100, 100)).as("outside stays").isEqualTo(PAPER);
         page.locator("#tool-ground").click();
         assertThat(page.locator("#gathered-count")).hasText("3 regions gathered");
-        page.locator("#gather-invert").click();
+        more("Gather all others instead");
         assertThat(page.locator("#gathered-count")).hasText("3 regions gathered");
         page.locator("#gather-letgo").click();
         assertThat(page.locator("#gathered")).isHidden();
+    }
+
+    @Test
+    void aWayDrawnAroundGathersWhatLiesInsideAndAnOutlineWhatItEncloses() {
+        desk.press("f");
+        page.keyboard().down("Shift");
+        desk.sweep(new At(1640, 240), new At(2880, 240), new At(2880, 1760), new At(1640, 1760), new At(1640, 260));
+        page.keyboard().up("Shift");
+        assertThat(page.locator("#gathered-count")).hasText("2 regions gathered");
+        page.locator("#gather-letgo").click();
+        desk.click(100, 100);
+        more("Add all that lies inside these");
+        assertThat(page.locator("#gathered-count")).hasText("6 regions gathered");
+    }
+
+    @Test
+    void aRampLaysEvenStepsThatFollowBothEnds() {
+        desk.take("Scarf");
+        desk.take("Coat");
+        desk.press("f");
+        desk.sweep(new At(400, 1000), new At(1200, 1000));
+        more("Ramp from Coat to Scarf");
+        desk.expectLeft("3 of 6 regions left");
+        desk.press("Escape");
+        assertThat(desk.shown(400, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(1200, 1000)).isEqualTo(SCARF);
+        int middle = desk.shown(800, 1000);
+        assertThat(middle).isNotIn(COAT, SCARF, PAPER);
+        assertThat(page.locator("#cards")).containsText("Coat to Scarf 1");
+        desk.expectSaved();
+    }
+
+    @Test
+    void coloursAreAdjustedHereAloneAndTheSwatchStays() {
+        desk.take("Coat");
+        desk.sweep(new At(400, 1000), new At(800, 1000));
+        desk.press("f");
+        desk.click(400, 1000);
+        more("Adjust their colours");
+        page.locator("#adjust-lightness").fill("10");
+        assertThat(page.locator("#adjust-said")).hasText("1 colour changes.");
+        page.locator("#adjust-tied").click();
+        assertThat(page.locator("#adjust")).isHidden();
+        assertThat(page.locator("#gathered")).isHidden();
+        desk.press("Escape");
+        assertThat(desk.shown(400, 1000)).isNotIn(COAT, PAPER);
+        assertThat(desk.shown(800, 1000)).isEqualTo(COAT);
+        assertThat(page.locator("#cards")).containsText("Coat, adjusted");
+        desk.expectSaved();
+    }
+
+    @Test
+    void aSweepWithShiftTouchesOnlyWhatWearsTheFillItBeganOn() {
+        desk.take("Coat");
+        desk.click(800, 1000);
+        desk.take("Scarf");
+        page.keyboard().down("Shift");
+        desk.sweep(new At(400, 1000), new At(1200, 1000));
+        page.keyboard().up("Shift");
+        desk.expectLeft("3 of 6 regions left");
+        assertThat(desk.shown(800, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(1200, 1000)).isEqualTo(SCARF);
+        desk.expectSaved();
+    }
+
+    @Test
+    void aSwatchIsReplacedOnEverySheetOfTheProject() {
+        Sheet other = work.bring(Drawings.svg("""
+                <g fill="none" stroke="#000" stroke-width="6"><path d="M100 60H500V340H100Z"/></g>"""));
+        desk.take("Coat");
+        desk.click(400, 1000);
+        desk.expectSaved();
+        page.navigate(pond.url() + work.address(other));
+        desk.waitUntilOpen();
+        desk.take("Coat");
+        desk.click(1500, 1000);
+        desk.expectSaved();
+        desk.take("Scarf");
+        desk.secondClick(1000, 1400);
+        assertThat(page.locator("#here-fill")).hasText("Coat");
+        page.getByText("Replace Coat by Scarf everywhere").click();
+        assertThat(page.locator("#notice")).containsText("2 regions on 2 sheets");
+        assertThat(desk.shown(1000, 1400)).isEqualTo(SCARF);
+        page.goBack();
+        desk.waitUntilOpen();
+        desk.expectLeft("5 of 6 regions left");
+        assertThat(desk.shown(400, 1000)).isEqualTo(SCARF);
+    }
+
+    @Test
+    void whatIsMeantStaysQuietAndCanBeShownAgain() {
+        desk.press("y");
+        assertThat(page.locator("#check-button .count")).hasText("6");
+        page.locator("#check-rows").getByText("It is meant").first().click();
+        assertThat(page.locator("#check-button .count")).hasText("5");
+        page.reload();
+        desk.waitUntilOpen();
+        assertThat(page.locator("#check-button .count")).hasText("5");
+        page.locator("#check-accepted").click();
+        page.getByText("Not meant after all").click();
+        assertThat(page.locator("#check-button .count")).hasText("6");
+    }
+
+    private void more(String act) {
+        page.locator("#gather-more").click();
+        page.locator(".gather-list").getByText(act).click();
     }
 
     @Test

@@ -12,6 +12,11 @@ public record Box(int xStart, int yStart, int xEndExclusive, int yEndExclusive) 
                 Math.max(yEndExclusive, other.yEndExclusive));
     }
 
+    /** Whether it reaches the edge of a sheet. */
+    public boolean reachesEdgeOf(CellPlane plane) {
+        return xStart == 0 || yStart == 0 || xEndExclusive == plane.widthPx() || yEndExclusive == plane.heightPx();
+    }
+
     public int widthPx() {
         return xEndExclusive - xStart;
     }

@@ -10,15 +10,49 @@ public sealed interface Finding {
     /** The cells concerned, in rising order. */
     List<Integer> cells();
 
+    /** A name that stays the same from check to check as long as the same is found in the same cells of a layer. */
+    String key();
+
+    /** How a region without a fill looks. */
+    enum Size {
+        /** Small, and mostly bounded by one fill. */
+        POCKET,
+        /** Hardly larger than a stroke is wide. */
+        SPECK,
+        REGION
+    }
+
     /**
      * A region without a fill.
      *
      * @param likely what it nearly surely gets: the fill around most of its border; empty if there is none
-     * @param isPocket whether it is small and mostly bounded by that fill
      */
-    record Unfilled(List<Integer> cells, Optional<UUID> likely, boolean isPocket) implements Finding {
+    record Unfilled(List<Integer> cells, Optional<UUID> likely, Size size) implements Finding {
         public Unfilled {
             cells = List.copyOf(cells);
+        }
+
+        @Override
+        public String key() {
+            return "unfilled " + cells.get(0);
+        }
+    }
+
+    /**
+     * A fill that reaches the outside.
+     *
+     * @param cells those that a dam would part from the outside
+     * @param openings through which it runs, by index
+     */
+    record RunsOut(List<Integer> cells, List<Integer> openings) implements Finding {
+        public RunsOut {
+            cells = List.copyOf(cells);
+            openings = List.copyOf(openings);
+        }
+
+        @Override
+        public String key() {
+            return "runs out " + cells.get(0);
         }
     }
 
@@ -34,12 +68,45 @@ public sealed interface Finding {
         public TooNear {
             cells = List.copyOf(cells);
         }
+
+        @Override
+        public String key() {
+            return "near " + cells.get(0) + " " + swatch + " " + other;
+        }
     }
 
-    /** A colour that is on no card. */
-    record OffCard(List<Integer> cells, UUID swatch) implements Finding {
+    /**
+     * Two colours on the sheet that are too near to tell apart.
+     *
+     * @param cells that wear the one that less wears
+     * @param swatch that one
+     * @param other that more wears
+     * @param difference CIEDE2000
+     */
+    record Twins(List<Integer> cells, UUID swatch, UUID other, double difference) implements Finding {
+        public Twins {
+            cells = List.copyOf(cells);
+        }
+
+        @Override
+        public String key() {
+            return "twins " + swatch + " " + other;
+        }
+    }
+
+    /**
+     * A colour that is on no card.
+     *
+     * @param meant a card colour near to it
+     */
+    record OffCard(List<Integer> cells, UUID swatch, Optional<UUID> meant) implements Finding {
         public OffCard {
             cells = List.copyOf(cells);
+        }
+
+        @Override
+        public String key() {
+            return "loose " + swatch;
         }
     }
 }

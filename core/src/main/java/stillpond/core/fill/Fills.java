@@ -2,7 +2,7 @@ package stillpond.core.fill;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -43,12 +43,19 @@ public final class Fills {
 
     /** The change that lays one fill on some cells; cells that wear it already are left out. */
     public Change laying(Fill fill, List<Integer> cells) {
+        Map<Integer, Fill> laid = new LinkedHashMap<>();
+        cells.forEach(cell -> laid.put(cell, fill));
+        return laying(laid);
+    }
+
+    /** The change that lays on each cell a fill of its own; cells that wear theirs already are left out. */
+    public Change laying(Map<Integer, Fill> fillByCell) {
         List<Swap> swaps = new ArrayList<>();
-        for (int cell : new LinkedHashSet<>(cells)) {
+        fillByCell.forEach((cell, fill) -> {
             if (!of(cell).equals(fill)) {
                 swaps.add(new Swap(cell, of(cell), fill));
             }
-        }
+        });
         return new Change(swaps);
     }
 

@@ -2,13 +2,12 @@ package stillpond.core.gap;
 
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import stillpond.core.cell.Border;
-import stillpond.core.cell.Box;
 import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
 
@@ -18,11 +17,25 @@ import stillpond.core.cell.CellMap;
  */
 public final class Figures {
 
-    private Figures() {}
+    private final CellMap map;
+    private final Regions regions;
+    private final BitSet outside;
 
-    /** The cells of each figure, in rising order; the largest figure first. */
-    public static List<List<Integer>> of(CellMap map, Regions regions) {
-        BitSet outside = outside(map, regions);
+    private Figures(CellMap map, Regions regions) {
+        this.map = map;
+        this.regions = regions;
+        this.outside = outside(map, regions);
+    }
+
+    /** A hole shares at least so much of its border with regions thinner than itself. */
+    private static final double THIN_AROUND = 0.5;
+
+    /** The largest figure first. */
+    public static List<Figure> of(CellMap map, Regions regions) {
+        return new Figures(map, regions).find();
+    }
+
+    private List<Figure> find() {
         DisjointSets figures = new DisjointSets(map.cells().size());
         for (Border border : map.borders()) {
             boolean bothInside = !outside.get(regions.of(border.first())) && !outside.get(regions.of(border.second()));
@@ -37,23 +50,66 @@ public final class Figures {
                         .add(cell);
             }
         }
-        List<List<Integer>> found = new ArrayList<>(cells.values());
-        found.sort(Comparator.comparingLong((List<Integer> figure) -> -area(map, figure)));
-        return Collections.unmodifiableList(found);
+        List<List<Integer>> holes = holes();
+        return cells.values().stream()
+                .sorted(Comparator.comparingLong((List<Integer> figure) -> -area(map, figure)))
+                .map(figure -> new Figure(
+                        figure,
+                        holes.stream()
+                                .filter(hole -> figure.contains(hole.get(0)))
+                                .toList()))
+                .toList();
+    }
+
+    /**
+     * A hole does not touch the outside, all that it touches does, and most of that is thinner than the hole: a handle, a bent arm, a strap. An eye lies in a
+     * face, which is not thinner.
+     */
+    private List<List<Integer>> holes() {
+        BitSet besideOutside = new BitSet();
+        Map<Integer, Map<Integer, Integer>> borders = new TreeMap<>();
+        for (Border border : map.borders()) {
+            int a = regions.of(border.first());
+            int b = regions.of(border.second());
+            if (a != b) {
+                borders.computeIfAbsent(a, any -> new TreeMap<>()).merge(b, border.lengthPx(), Integer::sum);
+                borders.computeIfAbsent(b, any -> new TreeMap<>()).merge(a, border.lengthPx(), Integer::sum);
+                if (outside.get(a) != outside.get(b)) {
+                    besideOutside.set(outside.get(a) ? b : a);
+                }
+            }
+        }
+        Map<Integer, Double> depth = new TreeMap<>();
+        map.cells().forEach(cell -> depth.merge(regions.of(cell.number()), cell.depthPx(), Math::max));
+        List<List<Integer>> holes = new ArrayList<>();
+        borders.forEach((region, beside) -> {
+            boolean isInner = !outside.get(region)
+                    && !besideOutside.get(region)
+                    && beside.keySet().stream().allMatch(besideOutside::get);
+            long all = beside.values().stream().mapToLong(length -> length).sum();
+            long thin = beside.entrySet().stream()
+                    .filter(each -> depth.get(each.getKey()) < depth.get(region))
+                    .mapToLong(Map.Entry::getValue)
+                    .sum();
+            if (isInner && thin >= THIN_AROUND * all) {
+                holes.add(cellsOf(region));
+            }
+        });
+        return holes;
+    }
+
+    private List<Integer> cellsOf(int region) {
+        return IntStream.range(0, map.cells().size())
+                .filter(cell -> regions.of(cell) == region)
+                .boxed()
+                .toList();
     }
 
     /** The regions that reach the edge of the page. */
     private static BitSet outside(CellMap map, Regions regions) {
         BitSet outside = new BitSet();
-        int width = map.plane().widthPx();
-        int height = map.plane().heightPx();
         for (Cell cell : map.cells()) {
-            Box box = cell.box();
-            boolean isAtEdge = box.xStart() == 0
-                    || box.yStart() == 0
-                    || box.xEndExclusive() == width
-                    || box.yEndExclusive() == height;
-            if (isAtEdge) {
+            if (cell.box().reachesEdgeOf(map.plane())) {
                 outside.set(regions.of(cell.number()));
             }
         }

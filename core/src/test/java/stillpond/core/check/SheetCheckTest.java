@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
@@ -44,7 +45,7 @@ class SheetCheckTest {
         lay(coat, 100, 300);
         Finding first = findings().get(0);
         assertThat(first).isInstanceOfSatisfying(Finding.Unfilled.class, pocket -> {
-            assertThat(pocket.isPocket()).isTrue();
+            assertThat(pocket.size()).isEqualTo(Finding.Size.POCKET);
             assertThat(pocket.likely()).contains(coat.id());
             assertThat(pocket.cells()).contains(cell(142, 142));
         });
@@ -76,6 +77,36 @@ class SheetCheckTest {
                                 loose -> assertThat(loose.swatch()).isEqualTo(tried.id())));
     }
 
+    @Test
+    void aFillThatRanOutThroughAGapNamesTheGapAndThePieceItCameFrom() {
+        Openings open = Openings.of(InkFinder.find(boxWithAGap()));
+        Regions unDammed = Regions.of(open, Dams.at(1));
+        int inside = open.cells().plane().numberAt(300, 250);
+        Map<Integer, Fill> laid = new HashMap<>();
+        unDammed.with(inside).forEach(cell -> laid.put(cell, Fill.flat(coat.id())));
+        List<Finding> found = SheetCheck.of(open, unDammed, Fills.of(laid), palette);
+        assertThat(found).singleElement().isInstanceOfSatisfying(Finding.RunsOut.class, out -> {
+            assertThat(out.cells()).contains(inside);
+            assertThat(out.openings()).isNotEmpty();
+        });
+        Regions dammed = Regions.of(open, Dams.at(open.defaultReach()));
+        assertThat(SheetCheck.of(open, dammed, Fills.of(laid), palette)).noneMatch(Finding.RunsOut.class::isInstance);
+    }
+
+    @Test
+    void aLooseColourNearACardColourWasProbablyMeantForIt() {
+        Swatch nearCoat = new Swatch(UUID.randomUUID(), "Picked by eye", Srgb.ofHex("#34735f"));
+        Palette with = new Palette(List.of(
+                new Card(UUID.randomUUID(), "Juniper", "", List.of(coat)),
+                new Card(UUID.randomUUID(), "Loose", "", Card.Kind.LOOSE, false, List.of(nearCoat, tried))));
+        lay(nearCoat, 100, 300);
+        lay(tried, 500, 300);
+        assertThat(SheetCheck.of(openings, regions, Fills.of(worn), with))
+                .filteredOn(Finding.OffCard.class::isInstance)
+                .extracting(each -> ((Finding.OffCard) each).meant().orElse(null))
+                .containsExactlyInAnyOrder(coat.id(), null);
+    }
+
     private List<Finding> findings() {
         return SheetCheck.of(openings, regions, Fills.of(worn), palette);
     }
@@ -92,17 +123,33 @@ class SheetCheckTest {
         return openings.cells().plane().numberAt(x, y);
     }
 
+    private static Picture boxWithAGap() {
+        return drawn(pen -> {
+            pen.drawLine(100, 100, 500, 100);
+            pen.drawLine(100, 100, 100, 400);
+            pen.drawLine(500, 100, 500, 400);
+            pen.drawLine(100, 400, 300, 400);
+            pen.drawLine(322, 400, 500, 400);
+        });
+    }
+
     private static Picture drawing() {
+        return drawn(pen -> {
+            pen.drawRect(40, 40, 600, 400);
+            pen.drawRect(130, 130, 24, 24);
+            pen.drawLine(340, 40, 340, 225);
+            pen.drawLine(340, 245, 340, 440);
+        });
+    }
+
+    private static Picture drawn(Consumer<Graphics2D> strokes) {
         BufferedImage image = new BufferedImage(700, 500, BufferedImage.TYPE_INT_ARGB);
         Graphics2D pen = image.createGraphics();
         pen.setColor(Color.WHITE);
         pen.fillRect(0, 0, 700, 500);
         pen.setColor(Color.BLACK);
         pen.setStroke(new BasicStroke(8));
-        pen.drawRect(40, 40, 600, 400);
-        pen.drawRect(130, 130, 24, 24);
-        pen.drawLine(340, 40, 340, 225);
-        pen.drawLine(340, 245, 340, 440);
+        strokes.accept(pen);
         pen.dispose();
         return new Picture(700, 500, image.getRGB(0, 0, 700, 500, null, 0, 700));
     }

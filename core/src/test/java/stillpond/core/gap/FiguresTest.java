@@ -2,6 +2,7 @@ package stillpond.core.gap;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.geom.Arc2D;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.Rectangle2D;
@@ -23,18 +24,34 @@ class FiguresTest {
 
     private final Openings openings = Openings.of(ink);
     private final Regions regions = Regions.of(openings, Dams.at(openings.defaultReach()));
-    private final List<List<Integer>> figures = Figures.of(openings.cells(), regions);
+    private final List<Figure> figures = Figures.of(openings.cells(), regions);
 
     @Test
     void figuresAreToldApartAndTheLargestComesFirst() {
         assertThat(figures).hasSize(2);
-        assertThat(figures.get(0)).contains(cell(60, 60), cell(105, 85), cell(100, 200));
-        assertThat(figures.get(1)).contains(cell(275, 125));
+        assertThat(figures.get(0).cells()).contains(cell(60, 60), cell(105, 85), cell(100, 200));
+        assertThat(figures.get(1).cells()).contains(cell(275, 125));
     }
 
     @Test
     void whatReachesTheEdgeOfThePageIsOutside() {
-        assertThat(figures.stream().flatMap(List::stream)).doesNotContain(cell(210, 30), cell(210, 285));
+        assertThat(figures.stream().flatMap(figure -> figure.cells().stream()))
+                .doesNotContain(cell(210, 30), cell(210, 285));
+    }
+
+    /** A cup with a handle, and a pupil in an eye on the cup. */
+    @Test
+    void whatAHandleGoesAroundMayBeAHoleAndAnEyeIsNone() {
+        Openings cup = Openings.of(Drawn.of(
+                new Rectangle2D.Double(60, 60, 150, 180),
+                new Ellipse2D.Double(100, 110, 30, 30),
+                new Arc2D.Double(150, 90, 120, 120, -90, 180, Arc2D.OPEN),
+                new Arc2D.Double(168, 108, 84, 84, -90, 180, Arc2D.OPEN)));
+        List<Figure> found = Figures.of(cup.cells(), Regions.of(cup, Dams.at(cup.defaultReach())));
+        assertThat(found).hasSize(1);
+        int inTheHandle = cup.cells().plane().numberAt((int) (225 * SCALE), (int) (150 * SCALE));
+        assertThat(found.get(0).holes()).hasSize(1);
+        assertThat(found.get(0).holes().get(0)).contains(inTheHandle);
     }
 
     /** With its dam lifted a figure is open to the outside, and none of it. */

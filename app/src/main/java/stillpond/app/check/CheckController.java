@@ -1,0 +1,53 @@
+package stillpond.app.check;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import stillpond.app.account.SignedIn;
+
+/** The calls of the check. */
+@RestController
+@RequestMapping("/projects/{project}/sheets/{sheet}/check")
+class CheckController {
+
+    private final SheetFindings findings;
+
+    CheckController(SheetFindings findings) {
+        this.findings = findings;
+    }
+
+    /** @param key see {@link FindingMessage#key} */
+    record Acceptance(String key, boolean isMeant) {}
+
+    /** What is wrong or suspicious on the sheet as the server has it. */
+    @GetMapping
+    List<FindingMessage> check(@PathVariable UUID project, @PathVariable UUID sheet) {
+        return findings.of(project, sheet).stream().map(FindingMessage::of).toList();
+    }
+
+    /** How much of it there is, in a few words for a small picture; nothing if there is nothing. */
+    @GetMapping(path = "/count", produces = MediaType.TEXT_HTML_VALUE)
+    String count(@PathVariable UUID project, @PathVariable UUID sheet) {
+        long count = findings.count(project, sheet);
+        return count == 0 ? "" : count + " to check";
+    }
+
+    @PostMapping("/accepted")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void accept(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody Acceptance acceptance) {
+        findings.accept(project, sheet, person.id(), acceptance.key(), acceptance.isMeant());
+    }
+}

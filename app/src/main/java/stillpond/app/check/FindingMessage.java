@@ -1,0 +1,78 @@
+package stillpond.app.check;
+
+import java.util.List;
+import java.util.UUID;
+import stillpond.core.check.Finding;
+
+/**
+ * A finding as the desk is told.
+ *
+ * @param key by which it can be accepted
+ * @param layer whose cells are named
+ * @param likely what its cells nearly surely get, or null
+ * @param swatch what they wear, or null
+ * @param other what it is too near to, or null
+ * @param openings through which a fill ran out, by index
+ */
+record FindingMessage(
+        String key,
+        boolean isAccepted,
+        Kind kind,
+        UUID layer,
+        List<Integer> cells,
+        UUID likely,
+        UUID swatch,
+        UUID other,
+        double difference,
+        List<Integer> openings) {
+
+    /** What was found. */
+    enum Kind {
+        POCKET,
+        SPECK,
+        REGION,
+        RUNS_OUT,
+        TOO_NEAR,
+        TWINS,
+        OFF_CARD
+    }
+
+    /** What is particular about one kind of finding. */
+    private record Particulars(
+            Kind kind, UUID likely, UUID swatch, UUID other, double difference, List<Integer> openings) {}
+
+    static FindingMessage of(SheetFindings.Found found) {
+        Finding finding = found.finding();
+        Particulars its = particulars(finding);
+        return new FindingMessage(
+                finding.key(),
+                found.isAccepted(),
+                its.kind(),
+                found.layer(),
+                finding.cells(),
+                its.likely(),
+                its.swatch(),
+                its.other(),
+                its.difference(),
+                its.openings());
+    }
+
+    private static Particulars particulars(Finding finding) {
+        if (finding instanceof Finding.Unfilled unfilled) {
+            Kind kind = Kind.valueOf(unfilled.size().name());
+            return new Particulars(kind, unfilled.likely().orElse(null), null, null, 0, List.of());
+        }
+        if (finding instanceof Finding.RunsOut out) {
+            return new Particulars(Kind.RUNS_OUT, null, null, null, 0, out.openings());
+        }
+        if (finding instanceof Finding.TooNear near) {
+            return new Particulars(Kind.TOO_NEAR, null, near.swatch(), near.other(), near.difference(), List.of());
+        }
+        if (finding instanceof Finding.Twins twins) {
+            return new Particulars(
+                    Kind.TWINS, twins.other(), twins.swatch(), twins.other(), twins.difference(), List.of());
+        }
+        Finding.OffCard loose = (Finding.OffCard) finding;
+        return new Particulars(Kind.OFF_CARD, loose.meant().orElse(null), loose.swatch(), null, 0, List.of());
+    }
+}

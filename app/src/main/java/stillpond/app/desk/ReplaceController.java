@@ -1,0 +1,48 @@
+package stillpond.app.desk;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import stillpond.app.account.SignedIn;
+import stillpond.app.sheet.Replacing;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
+import stillpond.core.fill.Fill;
+
+/** Replaces a swatch by another beyond the sheet on the desk. */
+@RestController
+class ReplaceController {
+
+    private final Sheets sheets;
+    private final Replacing replacing;
+
+    ReplaceController(Sheets sheets, Replacing replacing) {
+        this.sheets = sheets;
+        this.replacing = replacing;
+    }
+
+    /** Where it is replaced. */
+    enum Scope {
+        SCENE,
+        PROJECT
+    }
+
+    record ReplaceMessage(String swatch, String by, Scope scope) {}
+
+    @PostMapping("/projects/{project}/sheets/{sheet}/replace")
+    Replacing.Replaced replace(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody ReplaceMessage message) {
+        UUID scene = sheets.get(project, sheet).scene();
+        List<Sheet> scope = sheets.inProject(project).stream()
+                .filter(each -> message.scope() == Scope.PROJECT || each.scene().equals(scene))
+                .toList();
+        return replacing.replace(scope, person.id(), Fill.ofText(message.swatch()), Fill.ofText(message.by()));
+    }
+}

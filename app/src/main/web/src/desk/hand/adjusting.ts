@@ -1,0 +1,144 @@
+import { byId, all } from "../../shared/dom";
+import { call } from "../../shared/http";
+import type { Edit } from "../../mixer/palette-calls";
+import type { Fills } from "../model/fills";
+import { NO_FILL, type Fill } from "../model/state";
+import type { Work } from "../model/work";
+import type { Mixing } from "../shore/mixing";
+import type { Gathering } from "./gathering";
+
+/** The sliders count even steps of what is seen. */
+const LIGHTNESS_STEP = 0.02;
+const CHROMA_STEP = 0.01;
+
+/** Shifts the colours of all that is gathered: seen on the sheet while it is set, then taken once here, or everywhere the swatches are. */
+export class Adjusting {
+  private readonly panel = byId("adjust");
+  private readonly inputs = all<HTMLInputElement>("input", this.panel);
+  private cells: number[] = [];
+  /** By swatch, what it would become. */
+  private adjusted = new Map<Fill, string>();
+  private asked = 0;
+
+  constructor(
+    private readonly project: string,
+    private readonly fills: Fills,
+    private readonly work: Work,
+    private readonly gathering: Gathering,
+    private readonly mixing: Mixing,
+  ) {
+    byId("gather-adjust").addEventListener("click", () => this.open());
+    this.inputs.forEach((input) => input.addEventListener("input", () => void this.look()));
+    byId("adjust-tied").addEventListener("click", () => void this.takeHere());
+    byId("adjust-everywhere").addEventListener("click", () => void this.takeEverywhere());
+    byId("adjust-close").addEventListener("click", () => this.close());
+    this.panel.addEventListener("keydown", (event) => event.key === "Escape" && this.close());
+    const before = byId("adjust-before");
+    const hold = (held: boolean) => () => this.show(!held);
+    before.addEventListener("pointerdown", hold(true));
+    ["pointerup", "pointerleave", "blur"].forEach((end) => before.addEventListener(end, hold(false)));
+    before.addEventListener("keydown", (event) => event.key === " " && this.show(false));
+    before.addEventListener("keyup", (event) => event.key === " " && this.show(true));
+  }
+
+  private open(): void {
+    this.cells = this.gathering.gathered.filter((cell) => this.fills.of(cell) !== NO_FILL);
+    this.panel.hidden = false;
+    this.inputs.forEach((input) => {
+      input.value = input.defaultValue;
+      input.checked = input.defaultChecked;
+    });
+    this.inputs[0]!.focus();
+    void this.look();
+  }
+
+  close(): void {
+    if (!this.panel.hidden) {
+      this.panel.hidden = true;
+      this.fills.tryOn({});
+      byId("sheet").focus({ preventScroll: true });
+    }
+  }
+
+  private number(name: string): number {
+    return Number(byId<HTMLInputElement>(`adjust-${name}`).value);
+  }
+
+  private ticked(name: string): boolean {
+    return byId<HTMLInputElement>(`adjust-${name}`).checked;
+  }
+
+  /** Asks what the colours become; an answer that was overtaken is dropped. */
+  private async look(): Promise<void> {
+    const asked = ++this.asked;
+    const swatches = [...new Set(this.cells.map((cell) => this.fills.of(cell)))];
+    const colours = await call<string[]>(`/projects/${this.project}/palette/adjusted`, {
+      lightness: LIGHTNESS_STEP * this.number("lightness"),
+      chroma: CHROMA_STEP * this.number("chroma"),
+      hue: this.number("hue"),
+      only: this.ticked("only")
+        ? { middleDegrees: this.number("middle"), widthDegrees: this.number("width"), softDegrees: 20 }
+        : null,
+      sparesSkin: this.ticked("skin"),
+      sparesNeutrals: this.ticked("neutrals"),
+      colours: swatches.map((swatch) => this.fills.swatch(swatch)!.colour),
+    });
+    if (asked === this.asked) {
+      this.adjusted = new Map(
+        swatches
+          .map((swatch, i) => [swatch, colours[i]!] as const)
+          .filter(([swatch, colour]) => colour !== this.fills.swatch(swatch)!.colour),
+      );
+      this.show(true);
+    }
+  }
+
+  private show(after: boolean): void {
+    const changed = this.adjusted.size;
+    byId("adjust-said").textContent =
+      changed === 0
+        ? "No colour changes yet."
+        : changed === 1
+          ? "1 colour changes."
+          : `${changed} colours change.`;
+    for (const take of ["tied", "everywhere"]) {
+      byId<HTMLButtonElement>(`adjust-${take}`).disabled = changed === 0;
+    }
+    this.fills.tryOnCells(
+      new Map(
+        (after ? this.cells : []).flatMap((cell) => {
+          const colour = this.adjusted.get(this.fills.of(cell));
+          return colour ? [[cell, colour] as const] : [];
+        }),
+      ),
+    );
+  }
+
+  /** Lays swatches tied to those that were worn, here only. */
+  private async takeHere(): Promise<void> {
+    const cellsByFill = new Map<Fill, number[]>();
+    for (const [swatch, colour] of this.adjusted) {
+      const tied = crypto.randomUUID();
+      const name = `${this.fills.nameOf(swatch)}, adjusted`;
+      const edit: Edit = { kind: "ADD", swatch: tied, name, colour, follows: swatch };
+      if (!(await this.mixing.addBeside(swatch, [edit]))) {
+        return;
+      }
+      cellsByFill.set(
+        tied,
+        this.cells.filter((cell) => this.fills.of(cell) === swatch),
+      );
+    }
+    this.close();
+    this.work.layAll(cellsByFill);
+    this.gathering.letGo();
+  }
+
+  /** Changes the swatches themselves; one that follows another of them changes with it. */
+  private async takeEverywhere(): Promise<void> {
+    const edits: Edit[] = [...this.adjusted].map(([swatch, colour]) => ({ kind: "CHANGE", swatch, colour }));
+    if (await this.mixing.make(edits)) {
+      this.close();
+    }
+  }
+}

@@ -1,0 +1,106 @@
+import { byId } from "../../shared/dom";
+import { call } from "../../shared/http";
+import type { Fills } from "../model/fills";
+import type { Regions } from "../model/regions";
+import { NO_FILL, type Fill } from "../model/state";
+import type { Work } from "../model/work";
+import type { Gathering } from "./gathering";
+import type { Hand } from "./hand";
+
+/** Openings weaker than this matter to nobody. */
+const LEAST_STRENGTH = 0.1;
+
+type Scope = "SCENE" | "PROJECT";
+
+/** All that lies at the place pointed at, and where one can go from there. */
+export class Here {
+  constructor(
+    private readonly path: string,
+    private readonly hand: Hand,
+    private readonly fills: Fills,
+    private readonly regions: Regions,
+    private readonly work: Work,
+    private readonly gathering: Gathering,
+    private readonly showOpenings: (openings: number[]) => void,
+  ) {}
+
+  /** Tells what lies here, and returns the names of what can be done; undefined where it cannot. */
+  show(): Record<string, string | undefined> {
+    const fill = this.fill;
+    const card = this.fills.cardOf(fill);
+    const swatch = this.fills.swatch(fill);
+    const colour = swatch?.colour;
+    byId("here-stone").style.backgroundColor = colour ?? "transparent";
+    byId("here-fill").textContent = this.fills.nameOf(fill);
+    const { area, cells } = this.regions.shape(this.regions.of(this.cell));
+    const { width, height } = this.regions.map.plane;
+    const share = ((100 * area) / (width * height)).toFixed(1);
+    const pieces = cells.length === 1 ? "1 piece" : `${cells.length} pieces`;
+    const where = card ? `${card.name}${card.subject ? `, ${card.subject}` : ""}. ` : "";
+    byId("here-where").textContent = `${where}${share} % of the sheet, ${pieces}`;
+    const openings = this.openings().length;
+    const present = this.hand.present.get();
+    const name = this.fills.nameOf(fill);
+    const replaces = fill !== NO_FILL && present !== fill && present !== NO_FILL;
+    const replace = (where: string) =>
+      replaces ? `Replace ${name} by ${this.fills.nameOf(present)} ${where}` : undefined;
+    return {
+      gather: `Gather all ${fill === NO_FILL ? "without a fill" : `that wears ${name}`}`,
+      replaceHere: replace("on this sheet"),
+      replaceScene: replace("in this scene"),
+      replaceProject: replace("everywhere"),
+      gaps: openings === 0 ? undefined : openings === 1 ? "See its opening" : `See its ${openings} openings`,
+      card: card?.isEditable ? `Go to the card ${card.name}` : undefined,
+    };
+  }
+
+  readonly acts: Record<string, () => void> = {
+    gather: () => this.gathering.wearing(this.fill),
+    replaceHere: () => {
+      const fill = this.fill;
+      const wearing = Array.from({ length: this.fills.cellCount }, (_, cell) => cell).filter(
+        (cell) => this.fills.of(cell) === fill,
+      );
+      this.work.lay(this.hand.present.get(), wearing);
+    },
+    replaceScene: () => void this.replace("SCENE"),
+    replaceProject: () => void this.replace("PROJECT"),
+    gaps: () => this.showOpenings(this.openings()),
+    card: () => {
+      location.href = `/projects/${this.path.split("/")[2]}/cards/${this.fills.cardOf(this.fill)!.id}`;
+    },
+  };
+
+  private get cell(): number {
+    return this.hand.cell.get()!;
+  }
+
+  private get fill(): Fill {
+    return this.fills.of(this.cell);
+  }
+
+  /** Openings at the border of the region, or inside it, that somebody might care about. */
+  private openings(): number[] {
+    const region = this.regions.of(this.cell);
+    return this.regions.openings.all
+      .filter((each) => each.strength >= LEAST_STRENGTH)
+      .filter((each) => this.regions.of(each.first) === region || this.regions.of(each.second) === region)
+      .map((each) => each.index);
+  }
+
+  private async replace(scope: Scope): Promise<void> {
+    const done = await call<{ regions: number; sheets: number }>(`${this.path}/replace`, {
+      swatch: this.fill,
+      by: this.hand.present.get(),
+      scope,
+    }).catch((error: unknown) => void this.work.notice.set((error as Error).message));
+    if (done) {
+      await this.work.resync();
+      const sheets = done.sheets === 1 ? "1 sheet" : `${done.sheets} sheets`;
+      this.hand.said.set(`Replaced in ${done.regions} regions on ${sheets}`);
+      this.work.notice.set(
+        `Replaced in ${done.regions} regions on ${sheets}. On each of them it is one step to take back.`,
+      );
+    }
+  }
+}

@@ -1,0 +1,54 @@
+import { byId } from "../../shared/dom";
+import { mixed } from "../../mixer/steps";
+import type { Edit } from "../../mixer/palette-calls";
+import type { Fills } from "../model/fills";
+import { NO_FILL, type Fill } from "../model/state";
+import type { Work } from "../model/work";
+import type { Mixing } from "../shore/mixing";
+import type { Gathering } from "./gathering";
+import type { Hand } from "./hand";
+
+/** Even steps over the gathered regions, in the order in which they were gathered, from the swatch in the hand to the other one; the steps between are tied to both. */
+export class Ramp {
+  private readonly button = byId<HTMLButtonElement>("gather-ramp");
+
+  constructor(
+    private readonly gathering: Gathering,
+    private readonly hand: Hand,
+    private readonly fills: Fills,
+    private readonly work: Work,
+    private readonly mixing: Mixing,
+  ) {
+    this.button.addEventListener("click", () => void this.lay());
+    const renew = () => {
+      const [from, to] = [hand.present.get(), hand.other.get()];
+      this.button.disabled = from === NO_FILL || to === NO_FILL || from === to || gathering.count.get() < 3;
+      this.button.textContent = this.button.disabled
+        ? "Ramp: hold two swatches, gather three regions"
+        : `Ramp from ${fills.nameOf(from)} to ${fills.nameOf(to)}`;
+    };
+    hand.present.subscribe(renew);
+    hand.other.listen(renew);
+    gathering.count.listen(renew);
+  }
+
+  private async lay(): Promise<void> {
+    const regions = this.gathering.inOrder;
+    const [from, to] = [this.hand.present.get(), this.hand.other.get()];
+    const steps: Fill[] = [from, ...regions.slice(2).map(() => crypto.randomUUID()), to];
+    const share = (step: number) => step / (steps.length - 1);
+    const name = `${this.fills.nameOf(from)} to ${this.fills.nameOf(to)}`;
+    const edits: Edit[] = steps.slice(1, -1).map((swatch, i) => ({
+      kind: "ADD",
+      swatch,
+      name: `${name} ${i + 1}`,
+      colour: mixed(this.fills.swatch(from)!.colour, this.fills.swatch(to)!.colour, share(i + 1)),
+      paint: `tied ${from} mix ${to} ${share(i + 1)}`,
+    }));
+    if (await this.mixing.addBeside(from, edits)) {
+      this.work.layAll(new Map(regions.map((region, i) => [steps[i]!, region.cells])));
+      this.hand.said.set(`Laid ${regions.length} steps from ${name}`);
+      this.gathering.letGo();
+    }
+  }
+}
