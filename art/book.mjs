@@ -27,6 +27,26 @@ export const cards = [
     Apron: "#b7a178",
     Cap: "#2f4d70",
   }),
+  card("Kettle", "with panniers", {
+    Coat: "#8b8079",
+    Pale: "#e6dccd",
+    Mane: "#413937",
+    Hooves: "#5d4f44",
+    Blanket: "#b0483f",
+    Stripe: "#e4c26b",
+    Pannier: "#c49d5e",
+  }),
+  card("Aunt Sorrel", "at the lantern", {
+    Shawl: "#6d5c8d",
+    Border: ["#54466f", "Shawl"],
+    Dress: "#3f5c6c",
+    Apron: "#ebe2cf",
+    Skin: "#b67e5b",
+    Hair: "#e3dfd9",
+    Headscarf: "#c88b40",
+    Boots: "#4b3b34",
+    Brooch: "#9fb7a4",
+  }),
   card("Post", "props", {
     Satchel: "#b98a4b",
     Stilts: "#94704c",
@@ -50,20 +70,37 @@ export const cards = [
     Floor: "#c39c6c",
     Lamp: "#e0a847",
   }),
+  card("Lantern hill", "place", {
+    Glass: "#f5d078",
+    Iron: "#3f474e",
+    Stone: "#bbb4a6",
+    Grass: "#7d8c58",
+    Roof: "#8a4b44",
+  }),
 ];
 
 /** Titles, the functions of sheets.mjs that draw them, and what kind of file they come as if not an SVG: see rasters.sh. */
 export const scenes = [
-  { title: "The sorting room", sheets: [["Morning post", "morningPost"]] },
+  { title: "The sorting room", sheets: [["Morning post", "morningPost"], ["Loading the panniers", "panniers"]] },
   {
     title: "Low tide",
     sheets: [
       ["The crossing", "crossing"],
       ["Farewell from the jetty", "farewell"],
+      ["Kettle will not budge", "willNotBudge"],
     ],
   },
-  { title: "The lantern hill", sheets: [["Waiting for the light", "lanternHill", "scan"]] },
-  { title: "The night delivery", sheets: [["By moonlight", "nightDelivery", "print"]] },
+  { title: "The lantern hill", sheets: [["Waiting for the light", "lanternHill", "scan"], ["The lantern is lit", "lanternIsLit"], ["Up the hill", "upTheHill"]] },
+  { title: "The night delivery", sheets: [["By moonlight", "nightDelivery", "print"], ["At Aunt Sorrel's door", "atTheDoor"]] },
+  {
+    title: "Model sheets",
+    sheets: [
+      ["Juniper, model sheet", "modelJuniper"],
+      ["Bram, model sheet", "modelBram"],
+      ["Kettle, model sheet", "modelKettle"],
+      ["Aunt Sorrel, model sheet", "modelSorrel"],
+    ],
+  },
 ];
 
 export const title = "The Tide Post";

@@ -22,14 +22,14 @@ export function juniper(pen, at, pose = {}) {
     head(pen, look);
     scarf(pen);
     nearArm(pen, arm);
-    lay(pen, look, stilts, arm);
+    lay(pen, look, stilts, arm, scarfBack);
   });
 }
 
-function lay(pen, look, stilts, arm) {
+function lay(pen, look, stilts, arm, scarfBack) {
   pen.lay("Juniper/Coat", [-22, -70], [30, -70], [50, -10], [-30, -10], [84, -70]);
   pen.lay("Juniper/Lining", [-30, 27]);
-  pen.lay("Juniper/Scarf", [-30, -148], [0, -120], [32, -122], [100, -130]);
+  pen.lay("Juniper/Scarf", [-30, -148], [0, -120], [32, -122], ...(scarfBack ? [[100, -130]] : []));
   pen.lay("Juniper/Skin", [look * 11, -170], [55 + look * 5, -200]);
   pen.lay("Juniper/Hair", [look * 5 - 10, -262], [30 + look * 5, -278], [look * 5 - 54, -185]);
   pen.lay("Juniper/Trousers", ...(stilts ? [[44, 60], [-40, 60]] : [[26, 50], [-24, 50]]));
