@@ -4,9 +4,15 @@ import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { cards, scenes, title } from "./book.mjs";
 import * as sheets from "./sheets.mjs";
+import { truthPicture } from "./truth.mjs";
 
 const target = join(dirname(fileURLToPath(import.meta.url)), "../app/src/main/resources/demo");
+const truths = join(dirname(fileURLToPath(import.meta.url)), "truth");
 mkdirSync(target, { recursive: true });
+mkdirSync(truths, { recursive: true });
+
+const swatches = cards.flatMap((card) => card.swatches.map((swatch) => `${card.name}/${swatch.name}`));
+writeFileSync(join(truths, "swatches.json"), JSON.stringify(swatches, null, 1) + "\n");
 
 const ENDINGS = { scan: "jpg", print: "png" };
 
@@ -15,6 +21,7 @@ function sheet([sheetTitle, name, raster]) {
   // Drawings that come as pixels are kept beside their code; rasters.sh makes the pixels.
   const folder = raster ? dirname(fileURLToPath(import.meta.url)) : target;
   writeFileSync(join(folder, `${name}.svg`), pen.svg());
+  writeFileSync(join(truths, `${name}.png`), truthPicture(pen, swatches));
   const file = `${name}.${raster ? ENDINGS[raster] : "svg"}`;
   return { title: sheetTitle, file, fills: [...pen.laid].map(([swatch, points]) => ({ swatch, points })) };
 }

@@ -61,6 +61,9 @@ export class Pen {
     this.height = height;
     this.marks = [];
     this.laid = new Map();
+    /** What lies where: each shape hides those before it. Its swatch is "card/swatch". */
+    this.covers = [];
+    this.of = undefined;
     this.place = (point) => point;
     this.scale = 1;
     this.seed = 1;
@@ -77,6 +80,17 @@ export class Pen {
     this.scale = outerScale * scale;
     draw();
     [this.place, this.scale] = [outer, outerScale];
+  }
+
+  /** Says what the shapes that follow are of. */
+  as(swatch) {
+    this.of = swatch;
+    return this;
+  }
+
+  /** What lies in an area that only lines bound; draws nothing. */
+  tint(swatch, points) {
+    this.covers.push([swatch, points.map((p) => this.place(p))]);
   }
 
   /** A closed shape: hides what lies behind, then has its outline inked. `gaps`: see line(). */
@@ -96,6 +110,7 @@ export class Pen {
   }
 
   cover(outline) {
+    this.tint(this.of, outline);
     const d = outline.map((p) => this.place(p).map(r).join(" ")).join("L");
     this.marks.push(`<path fill="#fff" d="M${d}Z"/>`);
   }

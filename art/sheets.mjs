@@ -11,6 +11,7 @@ const HEIGHT = 1060;
 
 export function crossing() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
   place.sun(pen, 1180, 190, 74);
   place.cloud(pen, 300, 210, 1.15, { loose: false });
   place.cloud(pen, 1010, 130, 0.66);
@@ -42,6 +43,7 @@ export function crossing() {
 
 export function farewell() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
   place.sun(pen, 240, 170, 62);
   place.cloud(pen, 640, 170, 1);
   place.cloud(pen, 1240, 220, 0.8);
@@ -67,6 +69,7 @@ export function farewell() {
 
 export function morningPost() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Sorting room/Wall");
   place.pigeonholes(pen, 520, 90, 8, 4, 92, 86);
   place.window(pen, 90, 110, 290, 300);
   place.floorboards(pen, 800);
@@ -91,14 +94,15 @@ export function morningPost() {
 /** Drawn on paper with a shadow over it: draw.mjs makes a scan of it. */
 export function lanternHill() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
   place.cloud(pen, 380, 190, 1.05);
   place.gull(pen, 620, 260, 0.9);
   place.gull(pen, 540, 190, 0.6);
   place.horizon(pen, [[0, 560], [500, 552], [1000, 560], [1500, 552]]);
   place.ripples(pen, 250, 620, 150);
-  place.bank(pen, [[0, 760], [260, 740], [520, 700], [800, 560], [1020, 500], [1260, 510], [1500, 600]], { gaps: [[0.72, 10]] });
+  place.bank(pen, [[0, 760], [260, 740], [520, 700], [800, 560], [1020, 500], [1260, 510], [1500, 600]], { gaps: [[0.72, 10]], of: "Lantern hill/Grass" });
   place.lantern(pen, 1090, 520, 0.98);
-  place.bank(pen, [[0, 900], [320, 880], [700, 850], [1100, 800], [1500, 830]]);
+  place.bank(pen, [[0, 900], [320, 880], [700, 850], [1100, 800], [1500, 830]], { of: "Lantern hill/Grass" });
   place.reeds(pen, 1360, 860, 1);
   place.reeds(pen, 120, 930, 1.1, true);
   place.pebbles(pen, 860, 960, 8, 380, 11);
@@ -110,6 +114,7 @@ export function lanternHill() {
 /** The page at print size: draw.mjs makes it A4 at 600 dpi. */
 export function nightDelivery() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
   place.moon(pen, 210, 180, 1);
   place.stars(pen, [[420, 120, 16], [560, 250, 11], [760, 90, 14], [910, 210, 10], [1040, 100, 15], [330, 290, 10], [1380, 130, 13]]);
   place.cloud(pen, 640, 190, 0.7);
@@ -133,6 +138,7 @@ export function nightDelivery() {
 
 export function panniers() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Sorting room/Wall");
   place.pigeonholes(pen, 90, 110, 4, 4, 92, 86);
   place.window(pen, 1120, 120, 290, 300);
   place.floorboards(pen, 790);
@@ -150,6 +156,7 @@ export function panniers() {
 
 export function willNotBudge() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
   place.sun(pen, 190, 160, 66);
   place.cloud(pen, 520, 180, 1.1);
   place.cloud(pen, 1220, 150, 0.8);
@@ -172,13 +179,14 @@ export function willNotBudge() {
 
 export function lanternIsLit() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
   place.stars(pen, [[240, 120, 12], [520, 90, 15], [720, 210, 10], [1010, 110, 13]]);
   place.cloud(pen, 420, 230, 0.9);
   place.horizon(pen, [[0, 560], [600, 552], [1500, 560]]);
   place.ripples(pen, 200, 620, 140);
-  place.bank(pen, [[0, 740], [340, 700], [720, 640], [1100, 600], [1500, 640]], { gaps: [[0.4, 10]] });
+  place.bank(pen, [[0, 740], [340, 700], [720, 640], [1100, 600], [1500, 640]], { gaps: [[0.4, 10]], of: "Lantern hill/Grass" });
   place.lantern(pen, 1240, 620, 1);
-  place.bank(pen, [[0, 930], [500, 890], [1000, 900], [1500, 860]]);
+  place.bank(pen, [[0, 930], [500, 890], [1000, 900], [1500, 860]], { of: "Lantern hill/Grass" });
   sorrel(pen, { x: 830, y: 690, scale: 1.14 }, { arm: "lamp", look: -1 });
   juniper(pen, { x: 360, y: 720, scale: 1.08, flip: true }, { stilts: false, arm: "wave", look: 1, scarfBack: false });
   place.reeds(pen, 110, 980, 1);
@@ -189,12 +197,13 @@ export function lanternIsLit() {
 
 export function upTheHill() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
   place.cloud(pen, 1080, 190, 1);
   place.gull(pen, 760, 150, 0.8);
   place.horizon(pen, [[0, 480], [700, 472], [1500, 480]], [[0.3, 9]]);
   place.lantern(pen, 240, 560, 0.8);
-  place.bank(pen, [[0, 560], [300, 560], [640, 660], [1000, 760], [1500, 800]]);
-  place.bank(pen, [[0, 820], [500, 860], [1000, 920], [1500, 930]], { gaps: [[0.6, 10]] });
+  place.bank(pen, [[0, 560], [300, 560], [640, 660], [1000, 760], [1500, 800]], { of: "Lantern hill/Grass" });
+  place.bank(pen, [[0, 820], [500, 860], [1000, 920], [1500, 930]], { gaps: [[0.6, 10]], of: "Lantern hill/Grass" });
   sorrel(pen, { x: 430, y: 660, scale: 1.02, flip: true }, { arm: "rest", look: 1 });
   kettle(pen, { x: 960, y: 690, scale: 1.1 }, { head: "down" });
   bram(pen, { x: 1320, y: 730, scale: 0.86 }, { arm: "rest", look: -1 });
@@ -206,6 +215,7 @@ export function upTheHill() {
 
 export function atTheDoor() {
   const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
   place.moon(pen, 1300, 170, 1.1);
   place.stars(pen, [[180, 110, 13], [420, 190, 10], [640, 90, 14], [900, 150, 11], [1080, 80, 12]]);
   place.horizon(pen, [[0, 520], [800, 514], [1500, 522]]);
