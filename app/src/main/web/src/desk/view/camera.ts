@@ -12,6 +12,8 @@ const MAX_SCALE = 32;
 /** How far a sheet may be made smaller than what fits. */
 const MIN_OF_FIT = 0.5;
 const FIT_MARGIN_PX = 28;
+/** Below lie the count of what is left and the zoom: they cover nothing of a sheet that is fitted. */
+const FIT_BELOW_PX = 46;
 
 /** Where the sheet lies on the screen. Screen positions are CSS pixels from the top left of the canvas. */
 export class Camera {
@@ -40,14 +42,14 @@ export class Camera {
   get fitScale(): number {
     return Math.min(
       (this.viewport.width - 2 * FIT_MARGIN_PX) / this.sheet.width,
-      (this.viewport.height - 2 * FIT_MARGIN_PX) / this.sheet.height,
+      (this.viewport.height - FIT_MARGIN_PX - FIT_BELOW_PX) / this.sheet.height,
     );
   }
 
   fit(): void {
     this.scale = this.fitScale;
     this.x = (this.viewport.width - this.sheet.width * this.scale) / 2;
-    this.y = (this.viewport.height - this.sheet.height * this.scale) / 2;
+    this.y = (this.viewport.height + FIT_MARGIN_PX - FIT_BELOW_PX - this.sheet.height * this.scale) / 2;
   }
 
   /** Brings the sheet to another scale while what lies at a screen position stays there. */

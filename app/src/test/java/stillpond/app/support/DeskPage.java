@@ -13,6 +13,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
 
@@ -109,14 +110,15 @@ public record DeskPage(Page page) {
     }
 
     private At onScreen(double x, double y) {
-        BoundingBox box = page.locator("#sheet").boundingBox();
         @SuppressWarnings("unchecked")
-        Map<String, Number> view =
-                (Map<String, Number>) page.evaluate("() => JSON.parse(document.getElementById('sheet').dataset.view)");
-        double scale = view.get("scale").doubleValue();
-        return new At(
-                box.x + view.get("x").doubleValue() + x * scale,
-                box.y + view.get("y").doubleValue() + y * scale);
+        Map<String, Number> place = (Map<String, Number>) page.evaluate("""
+                ([x, y]) => {
+                  const sheet = document.getElementById("sheet");
+                  const box = sheet.getBoundingClientRect();
+                  const view = JSON.parse(sheet.dataset.view);
+                  return { x: box.x + view.x + x * view.scale, y: box.y + view.y + y * view.scale };
+                }""", List.of(x, y));
+        return new At(place.get("x").doubleValue(), place.get("y").doubleValue());
     }
 
     private static BufferedImage decode(byte[] png) {
