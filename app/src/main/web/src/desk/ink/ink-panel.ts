@@ -3,7 +3,16 @@ import { callHeaders, Refusal } from "../../shared/http";
 import type { InkPlane } from "../model/planes";
 import type { InkSettings } from "../model/state";
 import type { SheetView } from "../view/sheet-view";
-import { keepLost, type LostFill } from "./lost";
+import { keepLost, keepPlaces, type LostFill } from "./lost";
+
+/** See FlatsAdoption on the server. */
+interface Adopted {
+  readonly cells: number;
+  readonly added: number;
+  readonly folded: number;
+  readonly edges: number;
+  readonly mixed: LostFill[];
+}
 
 /** How ink is told from paper. The threshold is seen on the sheet while it is dragged; nothing changes before it is taken. */
 export class InkPanel {
@@ -13,6 +22,7 @@ export class InkPanel {
   private readonly specks = byId<HTMLInputElement>("ink-specks");
   private readonly pencil = byId<HTMLSelectElement>("ink-pencil");
   private readonly file = byId<HTMLInputElement>("ink-file");
+  private readonly flats = byId<HTMLInputElement>("flats-file");
   private isSet: boolean;
 
   constructor(
@@ -34,7 +44,7 @@ export class InkPanel {
     });
     this.panel.addEventListener("submit", (event) => {
       event.preventDefault();
-      void this.send("ink", JSON.stringify(this.wanted), "Analysing the ink again");
+      void this.recut("ink", JSON.stringify(this.wanted), "Analysing the ink again");
     });
     this.panel.addEventListener("keydown", (event) => {
       if (event.key === "Escape") {
@@ -42,6 +52,7 @@ export class InkPanel {
       }
     });
     this.file.addEventListener("change", () => this.replace());
+    this.flats.addEventListener("change", () => this.adopt());
   }
 
   private toggle(): void {
@@ -77,11 +88,36 @@ export class InkPanel {
     if (chosen) {
       const form = new FormData();
       form.set("file", chosen);
-      void this.send("line-art", form, `Bringing ${chosen.name} in its place`);
+      void this.recut("line-art", form, `Bringing ${chosen.name} in its place`);
     }
   }
 
-  private async send(what: string, body: BodyInit, progress: string): Promise<void> {
+  /** Takes over flats that were laid elsewhere. */
+  private adopt(): void {
+    const chosen = this.flats.files?.[0];
+    if (chosen) {
+      const form = new FormData();
+      form.set("file", chosen);
+      void this.send<Adopted>("flats", form, `Taking over ${chosen.name}`, (adopted) =>
+        keepPlaces(this.sheet, {
+          title: `${adopted.cells} pieces wear the flats of ${chosen.name}`,
+          note: described(adopted),
+          places: adopted.mixed,
+        }),
+      );
+    }
+  }
+
+  private recut(what: string, body: BodyInit, progress: string): Promise<void> {
+    return this.send<LostFill[]>(what, body, progress, (lost) => keepLost(this.sheet, lost));
+  }
+
+  private async send<T>(
+    what: string,
+    body: BodyInit,
+    progress: string,
+    keep: (answer: T) => void,
+  ): Promise<void> {
     const said = byId("ink-said");
     said.textContent = progress;
     this.panel.inert = true;
@@ -96,12 +132,28 @@ export class InkPanel {
         const problem = (await response.json().catch(() => ({}))) as { detail?: string };
         throw new Refusal(response.status, problem.detail ?? "The server could not do it.");
       }
-      keepLost(this.sheet, (await response.json()) as LostFill[]);
+      keep((await response.json()) as T);
       location.reload();
     } catch (error) {
       said.textContent = `${(error as Error).message} The sheet is as it was.`;
       this.panel.inert = false;
       this.file.value = "";
+      this.flats.value = "";
     }
   }
+}
+
+function described({ added, folded, edges, mixed }: Adopted): string {
+  const some = (count: number, one: string, more: string) => (count === 1 ? `1 ${one}` : `${count} ${more}`);
+  const parts = [
+    added > 0
+      ? `${some(added, "new swatch lies", "new swatches lie")} on a card of their own.`
+      : "No new swatch was needed.",
+    folded > 0 ? `${some(folded, "near twin was", "near twins were")} folded.` : "",
+    edges > 0 ? `${some(edges, "colour", "colours")} of soft edges were left out.` : "",
+    mixed.length > 0
+      ? `${some(mixed.length, "place holds", "places hold")} more than one colour; look at them:`
+      : "",
+  ];
+  return parts.filter(Boolean).join(" ");
 }

@@ -3,11 +3,18 @@ import type { Fills } from "../model/fills";
 import type { Fill } from "../model/state";
 import type { SheetView } from "../view/sheet-view";
 
-/** A fill that found no place when the line art was analysed anew; x and y are shares of the sheet's size. */
+/** A fill to look at, such as one that found no place when the line art was analysed anew; x and y are shares of the sheet's size. */
 export interface LostFill {
   readonly swatch: Fill;
   readonly x: number;
   readonly y: number;
+}
+
+/** Places to look at once the page has been loaded anew, and what is the matter with them. */
+interface Places {
+  readonly title: string;
+  readonly note: string;
+  readonly places: readonly LostFill[];
 }
 
 const KEPT = "pond/lost/";
@@ -15,20 +22,31 @@ const CLOSE_UP = 1;
 
 /** Keeps the list over the reload that shows the sheet anew. */
 export function keepLost(sheet: string, lost: LostFill[]): void {
-  sessionStorage.setItem(KEPT + sheet, JSON.stringify(lost));
+  const count = lost.length === 1 ? "1 fill" : `${lost.length} fills`;
+  keepPlaces(sheet, {
+    title: lost.length === 0 ? "" : `${count} found no place in the new ink`,
+    note: "",
+    places: lost,
+  });
 }
 
-/** Lists fills that found no place, once; pressing one goes where it was. */
+/** Keeps places to look at; without a title there is nothing to say. */
+export function keepPlaces(sheet: string, places: Places): void {
+  sessionStorage.setItem(KEPT + sheet, JSON.stringify(places));
+}
+
+/** Says once what was kept; pressing a place goes there. */
 export function showLost(sheet: string, fills: Fills, view: SheetView): void {
-  const lost = JSON.parse(sessionStorage.getItem(KEPT + sheet) ?? "[]") as LostFill[];
+  const kept = sessionStorage.getItem(KEPT + sheet);
   sessionStorage.removeItem(KEPT + sheet);
-  if (lost.length === 0) {
+  const { title, note, places } = JSON.parse(kept ?? '{"title":""}') as Places;
+  if (!title) {
     return;
   }
   const place = byId("lost");
-  const count = lost.length === 1 ? "1 fill" : `${lost.length} fills`;
-  byId("lost-title").textContent = `${count} found no place in the new ink`;
-  byId("lost-list").replaceChildren(...lost.map((each) => row(each, fills, view)));
+  byId("lost-title").textContent = title;
+  byId("lost-note").textContent = note;
+  byId("lost-list").replaceChildren(...places.map((each) => row(each, fills, view)));
   byId("lost-close").addEventListener("click", () => (place.hidden = true));
   place.hidden = false;
 }

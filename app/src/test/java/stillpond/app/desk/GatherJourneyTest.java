@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.Color;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -187,6 +189,31 @@ class GatherJourneyTest {
         page.locator("#check-accepted").click();
         page.getByText("Not meant after all").click();
         assertThat(page.locator("#check-button .count")).hasText("6");
+    }
+
+    @Test
+    void flatsLaidElsewhereAreTakenOverAndPlacesWithTwoColoursListed() {
+        page.locator("#ink-button").click();
+        page.locator("#flats-file")
+                .setInputFiles(new FilePayload("old page.png", "image/png", Drawings.png(300, 200, pen -> {
+                    pen.setColor(new Color(COAT));
+                    pen.fillRect(20, 30, 120, 140);
+                    pen.setColor(new Color(0x9a4f7d));
+                    pen.fillRect(170, 30, 110, 140);
+                    pen.setColor(new Color(SCARF));
+                    pen.fillRect(170, 30, 55, 70);
+                })));
+        assertThat(page.locator("#lost-note")).containsText("1 new swatch lies on a card of their own");
+        assertThat(page.locator("#lost-list li")).hasCount(1);
+        desk.waitUntilOpen();
+        desk.expectLeft("1 of 6 regions left");
+        page.locator("#lost-close").click();
+        assertThat(desk.shown(400, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(2200, 1300)).isEqualTo(0x9a4f7d);
+        page.locator("#sheet").focus();
+        desk.press("Control+z");
+        desk.expectLeft("6 of 6 regions left");
+        desk.expectSaved();
     }
 
     private void more(String act) {

@@ -1,6 +1,13 @@
 package stillpond.app.support;
 
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.function.Consumer;
+import javax.imageio.ImageIO;
 
 /** Line art made for tests, with regions at known places. */
 public final class Drawings {
@@ -21,6 +28,21 @@ public final class Drawings {
     public static byte[] svg(String body) {
         String whole = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 600 400\">" + body + "</svg>";
         return whole.getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** A clear picture with something painted on it, without soft edges. */
+    public static byte[] png(int width, int height, Consumer<Graphics2D> paint) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        Graphics2D pen = image.createGraphics();
+        paint.accept(pen);
+        pen.dispose();
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return file.toByteArray();
     }
 
     private Drawings() {}

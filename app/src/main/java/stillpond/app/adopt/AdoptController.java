@@ -1,0 +1,33 @@
+package stillpond.app.adopt;
+
+import java.io.IOException;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import stillpond.app.account.SignedIn;
+
+/** Brings in flats already laid. */
+@RestController
+class AdoptController {
+
+    private final FlatsAdoption adoption;
+
+    AdoptController(FlatsAdoption adoption) {
+        this.adoption = adoption;
+    }
+
+    @PostMapping("/projects/{project}/sheets/{sheet}/flats")
+    FlatsAdoption.Adopted adopt(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam MultipartFile file,
+            @RequestParam(defaultValue = "2.3") double threshold)
+            throws IOException {
+        return adoption.adopt(project, sheet, person.id(), file.getBytes(), threshold);
+    }
+}

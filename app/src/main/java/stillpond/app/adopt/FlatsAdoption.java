@@ -1,0 +1,151 @@
+package stillpond.app.adopt;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.palette.Palettes;
+import stillpond.app.sheet.ChangeOutcome;
+import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Planes;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.Sheets;
+import stillpond.core.adopt.AdoptedFlats;
+import stillpond.core.cell.Cell;
+import stillpond.core.cell.CellMap;
+import stillpond.core.colour.ColourNames;
+import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fill;
+import stillpond.core.format.ImageLimits;
+import stillpond.core.format.LineArtReader;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
+import stillpond.core.palette.PaletteEdit;
+import stillpond.core.palette.Swatch;
+
+/** Brings the flats of a page that was laid elsewhere onto its sheet: colours become swatches, and cells wear them. */
+@Service
+class FlatsAdoption {
+
+    private final Sheets sheets;
+    private final SheetChanges changes;
+    private final Planes planes;
+    private final Palettes palettes;
+    private final ImageLimits limits;
+
+    FlatsAdoption(Sheets sheets, SheetChanges changes, Planes planes, Palettes palettes, ImageLimits limits) {
+        this.sheets = sheets;
+        this.changes = changes;
+        this.planes = planes;
+        this.palettes = palettes;
+        this.limits = limits;
+    }
+
+    /**
+     * What was done.
+     *
+     * @param added how many swatches are new
+     * @param folded how many colours were too near to another to be one of their own
+     * @param edges how many colours lay only at soft edges
+     */
+    record Adopted(int cells, int added, int folded, int edges, List<MixedPlace> mixed) {}
+
+    /**
+     * A place over which more than one colour lies.
+     *
+     * @param x share of the width of the sheet
+     * @param y share of its height
+     */
+    record MixedPlace(UUID swatch, double x, double y) {}
+
+    /**
+     * @param threshold CIEDE2000 difference under which two colours are one
+     * @throws IllegalArgumentException with a message for the user; then nothing is changed
+     */
+    @Transactional
+    Adopted adopt(UUID project, UUID sheetId, UUID author, byte[] file, double threshold) {
+        Sheet sheet = sheets.get(project, sheetId);
+        Layer layer = sheet.frontLayer();
+        Palette palette = palettes.of(project);
+        CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
+        Map<Srgb, UUID> swatchByColour = known(palette);
+        AdoptedFlats flats = AdoptedFlats.of(
+                map,
+                PlaneCodec.decodeInk(planes.content(layer.ink())),
+                new LineArtReader(limits).read(file),
+                List.copyOf(swatchByColour.keySet()),
+                threshold);
+        int added = addSwatches(project, author, sheet.title(), flats, swatchByColour);
+        Map<Integer, Fill> fillByCell = new HashMap<>();
+        flats.colourByCell().forEach((cell, colour) -> fillByCell.put(cell, Fill.flat(swatchByColour.get(colour))));
+        ChangeOutcome outcome =
+                changes.make(sheetId, author, new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), fillByCell));
+        if (outcome instanceof ChangeOutcome.Refused refused) {
+            throw new IllegalArgumentException(refused.reason());
+        }
+        return new Adopted(
+                fillByCell.size(), added, flats.folded(), flats.edges(), mixed(flats, map, layer, swatchByColour));
+    }
+
+    /** Of swatches that look alike the first is taken. */
+    private static Map<Srgb, UUID> known(Palette palette) {
+        Map<Srgb, UUID> swatchByColour = new HashMap<>();
+        palette.cards().stream()
+                .flatMap(card -> card.swatches().stream())
+                .forEach(swatch -> palette.colourOf(swatch.id())
+                        .ifPresent(colour -> swatchByColour.putIfAbsent(colour, swatch.id())));
+        return swatchByColour;
+    }
+
+    private int addSwatches(
+            UUID project, UUID author, String title, AdoptedFlats flats, Map<Srgb, UUID> swatchByColour) {
+        Set<Integer> fresh = new TreeSet<>();
+        flats.colourByCell().values().stream()
+                .filter(colour -> !swatchByColour.containsKey(colour))
+                .forEach(colour -> fresh.add(colour.packed()));
+        if (fresh.isEmpty()) {
+            return 0;
+        }
+        List<Swatch> swatches = new ArrayList<>();
+        Set<String> names = new HashSet<>();
+        for (int packed : fresh) {
+            Srgb colour = Srgb.ofPacked(packed);
+            Swatch swatch = new Swatch(UUID.randomUUID(), freeName(ColourNames.suggest(colour), names), colour);
+            swatches.add(swatch);
+            swatchByColour.put(colour, swatch.id());
+        }
+        Card card = new Card(UUID.randomUUID(), "From " + title, "adopted flats", swatches);
+        palettes.change(project, author, false, List.of(new PaletteEdit.AddCard(card)));
+        return swatches.size();
+    }
+
+    private static String freeName(String name, Set<String> taken) {
+        String free = name;
+        for (int number = 2; !taken.add(free); number++) {
+            free = name + " " + number;
+        }
+        return free;
+    }
+
+    private static List<MixedPlace> mixed(
+            AdoptedFlats flats, CellMap map, Layer layer, Map<Srgb, UUID> swatchByColour) {
+        return flats.mixed().stream()
+                .map(mixed -> {
+                    Cell cell = map.cells().get(mixed.cell());
+                    return new MixedPlace(
+                            swatchByColour.get(flats.colourByCell().get(mixed.cell())),
+                            cell.deepestX() / (double) layer.widthPx(),
+                            cell.deepestY() / (double) layer.heightPx());
+                })
+                .toList();
+    }
+}
