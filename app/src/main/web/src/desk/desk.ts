@@ -19,6 +19,7 @@ import { Pockets } from "./gaps/pockets";
 import { ReachSlider } from "./gaps/reach-slider";
 import { waitUntilSharp } from "./gaps/sharpening";
 import { CheckDrawer } from "./check/check-drawer";
+import { Groups } from "./ledger/groups";
 import { LedgerDrawer } from "./ledger/ledger-drawer";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
@@ -98,6 +99,7 @@ async function open(): Promise<void> {
   const crop = new Crop(regions, ink, fills);
   const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
   const ledger = new LedgerDrawer(regions, fills, view, gathering);
+  new Groups(path, regions, fills, work, hand, view, gathering);
   const check = new CheckDrawer(path, regions, fills, work, hand, view, crop);
   const column = new Column({ gaps: drawer, ledger, check });
   new ReachSlider(regions, work);

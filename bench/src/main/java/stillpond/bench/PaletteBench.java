@@ -2,23 +2,19 @@ package stillpond.bench;
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Editing a swatch of a project of 200 sheets with 1000 cells each: until it is committed, and until an open desk has repainted. */
 final class PaletteBench {
 
-    private static final int SHEETS = 200;
     private static final int ROUNDS = 9;
     private static final int WARM_UP_ROUNDS = 2;
 
     private PaletteBench() {}
 
     public static void main(String[] args) throws Exception {
-        growDemo();
+        GrownDemo.grow();
         try (HeadlessChromium chromium = new HeadlessChromium()) {
             BrowserContext context = chromium.newContext();
             Page desk = context.newPage();
@@ -43,7 +39,7 @@ final class PaletteBench {
             }
             System.out.printf(
                     "a swatch edit in a project of %d sheets with 1000 cells each: committed in %.0f ms, an open desk repainted in %.0f ms (medians of %d)%n",
-                    SHEETS, median(commits), median(repaints), commits.size());
+                    GrownDemo.SHEETS, median(commits), median(repaints), commits.size());
         }
     }
 
@@ -79,33 +75,5 @@ final class PaletteBench {
 
     private static double median(List<Double> values) {
         return values.stream().sorted().toList().get(values.size() / 2);
-    }
-
-    /** Copies a sheet of the demo, with 1000 cells that wear the cards' swatches in turn. */
-    private static void growDemo() throws Exception {
-        try (Connection connection = DriverManager.getConnection(
-                        System.getenv("POND_DB_URL"),
-                        System.getenv("POND_DB_USER"),
-                        System.getenv("POND_DB_PASSWORD"));
-                Statement statement = connection.createStatement()) {
-            statement.execute("create temp table one_sheet as select * from sheet where title = 'The crossing'");
-            statement.execute(
-                    "create temp table one_layer as select * from layer where is_current and sheet_id = (select id from one_sheet)");
-            for (int i = 0; i < SHEETS; i++) {
-                statement.execute("update one_sheet set id = gen_random_uuid(), title = 'Copy " + i + "', position = "
-                        + (100 + i));
-                statement.execute("insert into sheet select * from one_sheet");
-                statement.execute(
-                        "update one_layer set id = gen_random_uuid(), sheet_id = (select id from one_sheet), cell_count = 1000, "
-                                + "regions = (select array_agg(n order by n) from generate_series(0, 999) n)");
-                statement.execute("insert into layer select * from one_layer");
-                statement.execute("""
-                        insert into cell_fill (layer_id, cell, swatch_id)
-                        select (select id from one_layer), n, s.ids[1 + n % array_length(s.ids, 1)]
-                        from generate_series(0, 999) n,
-                             (select array_agg(swatch.id) ids from swatch join card on card.id = card_id
-                              where project_id = (select project_id from one_sheet)) s""");
-            }
-        }
     }
 }

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -34,8 +34,19 @@ class LedgerController {
         this.worn = worn;
     }
 
-    /** A colour on a card, and how much wears it. */
-    public record Row(SwatchView swatch, String card, UUID cardId, boolean loose, long regions, long sheets) {}
+    /** A sheet that wears a colour. */
+    public record Place(UUID sheet, String title, long regions) {}
+
+    /**
+     * A colour on a card, and how much wears it.
+     *
+     * @param share of all the sheets looked at, 0 to 1
+     */
+    public record Row(SwatchView swatch, String card, UUID cardId, boolean loose, double share, List<Place> places) {
+        public long regions() {
+            return places.stream().mapToLong(Place::regions).sum();
+        }
+    }
 
     /** Two colours that are hard to tell apart. @param difference CIEDE2000 */
     public record Twins(Row first, Row second, double difference) {}
@@ -45,20 +56,25 @@ class LedgerController {
         CARD,
         HUE,
         LIGHTNESS,
+        AREA,
         COUNT
     }
 
+    /** @param scene only what this scene wears; left out: the whole project */
     @GetMapping("/projects/{project}/ledger")
     String ledger(
             @PathVariable UUID project,
+            @RequestParam Optional<UUID> scene,
             @RequestParam(defaultValue = "COUNT") Order order,
             @RequestParam(defaultValue = "2.3") double threshold,
             Model model) {
         if (!(threshold > 0 && threshold <= 20)) {
             throw new IllegalArgumentException("Twins are found up to a difference of 20.");
         }
-        List<Row> rows = rows(project);
+        List<Row> rows = rows(project, scene);
         model.addAttribute("project", projects.get(project));
+        model.addAttribute("scenes", projects.scenes(project));
+        model.addAttribute("scene", scene.orElse(null));
         model.addAttribute("twins", twins(rows, threshold));
         model.addAttribute("rows", sorted(rows, order));
         model.addAttribute("order", order);
@@ -66,21 +82,35 @@ class LedgerController {
         return "ledger/ledger";
     }
 
-    private List<Row> rows(UUID project) {
-        Map<UUID, WornSwatches.Use> uses =
-                worn.inUse(project).stream().collect(Collectors.toMap(WornSwatches.Use::swatch, Function.identity()));
+    private List<Row> rows(UUID project, Optional<UUID> scene) {
+        List<WornSwatches.Use> all = worn.inUse(project, scene);
+        Map<UUID, List<WornSwatches.Use>> uses = all.stream().collect(Collectors.groupingBy(WornSwatches.Use::swatch));
+        long sheets =
+                Math.max(1, all.stream().map(WornSwatches.Use::sheet).distinct().count());
         List<Row> rows = new ArrayList<>();
         for (CardView card : CardView.of(palettes.of(project))) {
             for (SwatchView swatch : card.swatches()) {
-                WornSwatches.Use use = uses.getOrDefault(swatch.id(), new WornSwatches.Use(swatch.id(), 0, 0));
-                if (!card.isNeutral() || use.regions() > 0) {
-                    rows.add(new Row(swatch, card.name(), card.id(), card.isLoose(), use.regions(), use.sheets()));
+                List<WornSwatches.Use> use = uses.getOrDefault(swatch.id(), List.of());
+                boolean isAskedFor = !use.isEmpty() || scene.isEmpty() && !card.isNeutral();
+                if (isAskedFor) {
+                    rows.add(new Row(swatch, card.name(), card.id(), card.isLoose(), share(use) / sheets, places(use)));
                 }
             }
         }
         return rows;
     }
 
+    private static double share(List<WornSwatches.Use> uses) {
+        return uses.stream().mapToDouble(WornSwatches.Use::share).sum();
+    }
+
+    private static List<Place> places(List<WornSwatches.Use> uses) {
+        return uses.stream()
+                .map(use -> new Place(use.sheet(), use.title(), use.regions()))
+                .toList();
+    }
+
+    /** By card: as the cards lie. */
     private static List<Row> sorted(List<Row> rows, Order order) {
         Comparator<Row> by = switch (order) {
             case CARD -> Comparator.comparing(row -> 0);
@@ -90,13 +120,20 @@ class LedgerController {
             case LIGHTNESS ->
                 Comparator.comparingDouble(
                         row -> -Oklch.of(row.swatch().colour()).lightness());
+            case AREA -> Comparator.comparingDouble(row -> -row.share());
             case COUNT -> Comparator.comparingLong(row -> -row.regions());
         };
         return rows.stream().sorted(by).toList();
     }
 
     private static List<Twins> twins(List<Row> rows, double threshold) {
-        return NearTwins.among(rows.stream().map(row -> row.swatch().colour()).toList(), threshold).stream()
+        return NearTwins.amongNamed(
+                        rows.stream()
+                                .map(row -> new NearTwins.Named(
+                                        row.swatch().name(), row.swatch().colour()))
+                                .toList(),
+                        threshold)
+                .stream()
                 .map(pair -> new Twins(rows.get(pair.first()), rows.get(pair.second()), pair.difference()))
                 .toList();
     }

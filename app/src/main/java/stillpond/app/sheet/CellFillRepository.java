@@ -39,24 +39,31 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             group by s.id, s.title, s.position order by s.position, s.title""")
     List<WornRegions> countWearing(UUID[] swatches);
 
-    /** How many regions on how many sheets of a project wear each swatch. */
+    /** How much of each sheet of a project wears each swatch; shares are of the sheet. */
     @NativeQuery("""
-            select f.swatch_id as swatch, count(distinct (l.id, l.regions[f.cell + 1])) as regions,
-                   count(distinct s.id) as sheets
-            from cell_fill f
-            join layer l on l.id = f.layer_id and l.is_current
-            join sheet s on s.id = l.sheet_id and s.removed_at is null
-            where s.project_id = :project
-            group by f.swatch_id""")
-    List<WornSwatch> countBySwatch(UUID project);
+            select f.swatch_id as swatch, s.id as sheet, s.title as title, count(distinct cell.region) as regions,
+                   sum(coalesce(cell.area, 0) / (1.0 * l.width_px * l.height_px)) as share
+            from sheet s
+            join layer l on l.sheet_id = s.id and l.is_current
+            cross join lateral unnest(l.regions, l.areas) with ordinality as cell (region, area, number)
+            join cell_fill f on f.layer_id = l.id and f.cell = cell.number - 1
+            where s.project_id = :project and s.removed_at is null
+                  and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
+            group by f.swatch_id, s.id, s.title, s.position
+            order by s.position, s.title""")
+    List<WornSwatch> countBySwatch(UUID project, UUID scene);
 
     /** One row of {@link #countBySwatch}. */
     interface WornSwatch {
         UUID getSwatch();
 
+        UUID getSheet();
+
+        String getTitle();
+
         long getRegions();
 
-        long getSheets();
+        double getShare();
     }
 
     /** One row of {@link #countWearing}. */

@@ -25,13 +25,21 @@ class LayerCuts {
     private final ChangeLog log;
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
+    private final LayerGroups groups;
     private final Planes planes;
 
-    LayerCuts(SheetRepository sheets, ChangeLog log, LayerSwaps swaps, LayerDams layerDams, Planes planes) {
+    LayerCuts(
+            SheetRepository sheets,
+            ChangeLog log,
+            LayerSwaps swaps,
+            LayerDams layerDams,
+            LayerGroups groups,
+            Planes planes) {
         this.sheets = sheets;
         this.log = log;
         this.swaps = swaps;
         this.layerDams = layerDams;
+        this.groups = groups;
         this.planes = planes;
     }
 
@@ -80,6 +88,7 @@ class LayerCuts {
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
         layerDams.carry(old.asLayer(), fresh, () -> swaps.placing(fresh.asLayer(), old.asLayer()));
+        groups.carry(old.asLayer(), fresh.asLayer());
         return fresh;
     }
 
@@ -95,6 +104,7 @@ class LayerCuts {
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
         layerDams.copy(old.asLayer(), fresh, parted.dam());
+        groups.carrySplit(old.id(), fresh.id(), parted.split());
         Map<Integer, Fill> worn = new HashMap<>(log.worn(old.id()));
         for (CellSplit.Parts split : parted.split()) {
             if (worn.containsKey(split.cell())) {

@@ -9,6 +9,7 @@ record LayerPlanes(
         int widthPx,
         int heightPx,
         int[] regions,
+        int[] areas,
         double reach,
         String source,
         String ink,

@@ -57,9 +57,12 @@ class LayerSwaps {
     Set<Integer> inTheSamePlace(Layer from, Set<Integer> cells, Layer to) {
         Fill mark = Fill.flat(new UUID(0, 0));
         Fills marked = Fills.of(cells.stream().collect(Collectors.toMap(cell -> cell, cell -> mark)));
-        return MovedFills.move(marked, cells(from), cells(to), placing(to, from))
-                .fills()
-                .filled();
+        return inTheSamePlace(from, marked, to).filled();
+    }
+
+    /** What lies on the cells of one layer, on those of another. */
+    Fills inTheSamePlace(Layer from, Fills laid, Layer to) {
+        return MovedFills.move(laid, cells(from), cells(to), placing(to, from)).fills();
     }
 
     /** Where the pixels of one layer lie among those of another of the same page. */

@@ -21,6 +21,7 @@ import stillpond.core.fill.Fills;
 import stillpond.core.fill.Swap;
 import stillpond.core.fill.UndoLine;
 import stillpond.core.gap.DamChange;
+import stillpond.core.ledger.CellGroup;
 import stillpond.core.palette.Palette;
 
 /** Makes changes: each is one row of the sheet's log, written together with the state that it changes. */
@@ -36,6 +37,7 @@ public class SheetChanges {
     private final Palettes palettes;
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
+    private final LayerGroups groups;
     private final ApplicationEventPublisher events;
 
     SheetChanges(
@@ -44,12 +46,14 @@ public class SheetChanges {
             Palettes palettes,
             LayerSwaps swaps,
             LayerDams layerDams,
+            LayerGroups groups,
             ApplicationEventPublisher events) {
         this.sheets = sheets;
         this.log = log;
         this.palettes = palettes;
         this.swaps = swaps;
         this.layerDams = layerDams;
+        this.groups = groups;
         this.events = events;
     }
 
@@ -161,6 +165,11 @@ public class SheetChanges {
         }
         if (cells.get(0) < 0 || cells.get(cells.size() - 1) >= layer.get().cellCount()) {
             return Optional.of("The line art has no such region any more.");
+        }
+        Optional<CellGroup> locked = groups.of(lay.layer()).lockedAmong(cells);
+        if (locked.isPresent()) {
+            return Optional.of(
+                    "The group '" + locked.get().name() + "' is locked. Unlock it in the ledger to fill it.");
         }
         Palette palette = palettes.of(sheet.projectId());
         boolean isOnCards = lay.fillByCell().values().stream()

@@ -18,13 +18,21 @@ public class SheetOrder {
     private final SheetRepository sheets;
     private final CellFillRepository fills;
     private final DamRepository dams;
+    private final LayerGroups groups;
     private final Projects projects;
     private final Clock clock;
 
-    SheetOrder(SheetRepository sheets, CellFillRepository fills, DamRepository dams, Projects projects, Clock clock) {
+    SheetOrder(
+            SheetRepository sheets,
+            CellFillRepository fills,
+            DamRepository dams,
+            LayerGroups groups,
+            Projects projects,
+            Clock clock) {
         this.sheets = sheets;
         this.fills = fills;
         this.dams = dams;
+        this.groups = groups;
         this.projects = projects;
         this.clock = clock;
     }
@@ -70,6 +78,7 @@ public class SheetOrder {
             UUID to = copy.currentLayers().get(i).id();
             fills.copy(from, to);
             dams.copy(from, to);
+            groups.copy(from, to);
         }
         return copy.id();
     }

@@ -7,7 +7,7 @@ import stillpond.core.gap.Openings;
 import stillpond.core.render.SmallSheet;
 
 /** The planes of a layer that become others when cells are split; ink and source stay. */
-record SplitPlanes(String cells, String openings, String smallCells, int cellCount) {
+record SplitPlanes(String cells, String openings, String smallCells, int[] areas) {
 
     static SplitPlanes of(Openings openings, Layer layer, Planes planes) {
         SmallSheet small = SmallSheet.of(
@@ -18,11 +18,11 @@ record SplitPlanes(String cells, String openings, String smallCells, int cellCou
                 planes.keep(PlaneCodec.encode(openings.cells())),
                 planes.keep(OpeningsCodec.encode(openings)),
                 planes.keep(PlaneCodec.encode(small.cells())),
-                openings.cells().cells().size());
+                openings.cells().areasPx());
     }
 
     /** Until the dams are known, every cell is a region of its own. */
     int[] regions() {
-        return IntStream.range(0, cellCount).toArray();
+        return IntStream.range(0, areas.length).toArray();
     }
 }

@@ -44,6 +44,9 @@ class StoredLayer {
     @Column(columnDefinition = "integer[]")
     private int[] regions;
 
+    @Column(columnDefinition = "integer[]")
+    private int[] areas;
+
     private String smallInk;
     private String smallCells;
 
@@ -60,6 +63,7 @@ class StoredLayer {
         this.heightPx = planes.heightPx();
         this.cellCount = planes.regions().length;
         this.regions = planes.regions();
+        this.areas = planes.areas();
         this.reach = planes.reach();
         this.openings = planes.openings();
         this.analysisVersion = planes.analysisVersion();
@@ -79,6 +83,7 @@ class StoredLayer {
                         widthPx,
                         heightPx,
                         regions,
+                        areas,
                         reach(),
                         source,
                         ink,
@@ -98,6 +103,7 @@ class StoredLayer {
                         widthPx,
                         heightPx,
                         planes.regions(),
+                        planes.areas(),
                         reach(),
                         source,
                         ink,

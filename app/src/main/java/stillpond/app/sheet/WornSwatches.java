@@ -21,14 +21,15 @@ public class WornSwatches {
     /** How many regions of a sheet wear some swatches. */
     public record Worn(UUID sheet, String title, long regions) {}
 
-    /** How much of a project wears a swatch. */
-    public record Use(UUID swatch, long regions, long sheets) {}
+    /** How much of one sheet wears a swatch. @param share of the sheet, 0 to 1 */
+    public record Use(UUID swatch, UUID sheet, String title, long regions, double share) {}
 
-    /** Every swatch that something in a project wears. */
+    /** Every swatch that something wears, sheet by sheet, in a project or one of its scenes. */
     @Transactional(readOnly = true)
-    public List<Use> inUse(UUID project) {
-        return fills.countBySwatch(project).stream()
-                .map(each -> new Use(each.getSwatch(), each.getRegions(), each.getSheets()))
+    public List<Use> inUse(UUID project, Optional<UUID> scene) {
+        return fills.countBySwatch(project, scene.orElse(null)).stream()
+                .map(each ->
+                        new Use(each.getSwatch(), each.getSheet(), each.getTitle(), each.getRegions(), each.getShare()))
                 .toList();
     }
 

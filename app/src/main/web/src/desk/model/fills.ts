@@ -22,6 +22,7 @@ export class Fills {
     { id: string; name: string; subject: string; isEditable: boolean }
   >();
   private readonly colours = new Map<Fill, Rgba>([[NO_FILL, CLEAR]]);
+  private hidden = new Set<number>();
   private shownAs: ((cell: number) => Rgba) | undefined;
   private eyes: ((colour: Rgba) => Rgba) | undefined;
   private listener: (cell: number) => void = () => {};
@@ -76,6 +77,14 @@ export class Fills {
   showAs(shownAs: ((cell: number) => Rgba) | undefined): void {
     this.shownAs = shownAs;
     this.paintAll();
+  }
+
+  /** Shows these cells, and no others, as if they had no fill. */
+  hide(cells: readonly number[]): void {
+    if (cells.length > 0 || this.hidden.size > 0) {
+      this.hidden = new Set(cells);
+      this.paintAll();
+    }
   }
 
   /** Shows every colour changed in one way, as other eyes see it. */
@@ -155,7 +164,7 @@ export class Fills {
     if (this.shownAs) {
       return this.shownAs(cell);
     }
-    const colour = this.worn(cell);
+    const colour = this.hidden.has(cell) ? CLEAR : this.worn(cell);
     return this.eyes ? this.eyes(colour) : colour;
   }
 

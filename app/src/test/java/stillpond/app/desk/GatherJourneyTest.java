@@ -192,6 +192,37 @@ class GatherJourneyTest {
     }
 
     @Test
+    void groupsAreMadeForEachColourHiddenAndLockedAndOutliveANewDam() {
+        desk.take("Coat");
+        desk.sweep(new At(400, 1000), new At(800, 1000));
+        desk.take("Scarf");
+        desk.click(2200, 700);
+        desk.expectSaved();
+        desk.press("h");
+        page.locator("#groups-each").click();
+        assertThat(page.locator(".group-row")).hasCount(2);
+        Locator coat = page.locator(".group-row").first();
+        assertThat(coat.locator(".group-name")).hasValue("Coat, Juniper");
+        coat.getByText("Hide").click();
+        assertThat(coat.getByText("Show")).isVisible();
+        desk.press("Escape");
+        page.mouse().move(5, 400);
+        assertThat(desk.shown(400, 1000)).isEqualTo(PAPER);
+        page.locator(".group-row").first().getByText("Show").click();
+        page.locator(".group-row").first().getByText("Lock").click();
+        assertThat(page.locator(".group-row").first().getByText("Unlock")).isVisible();
+        desk.click(400, 1000);
+        assertThat(page.locator("#notice")).containsText("'Coat, Juniper' is locked");
+        page.mouse().move(5, 400);
+        assertThat(desk.shown(400, 1000)).isEqualTo(COAT);
+        desk.press("t");
+        desk.sweep(new At(160, 1000), new At(640, 1000));
+        desk.expectLeft("3 of 7 regions left");
+        desk.press("t");
+        assertThat(page.locator(".group-row").first().locator("[title=Gather]")).hasText("3 regions");
+    }
+
+    @Test
     void flatsLaidElsewhereAreTakenOverAndPlacesWithTwoColoursListed() {
         page.locator("#ink-button").click();
         page.locator("#flats-file")

@@ -34,4 +34,9 @@ public record CellMap(CellPlane plane, List<Cell> cells, List<Border> borders) {
     public Cell cellAt(int x, int y) {
         return cells.get(plane.numberAt(x, y));
     }
+
+    /** The area of each cell in pixels, by its number. */
+    public int[] areasPx() {
+        return cells.stream().mapToInt(Cell::areaPx).toArray();
+    }
 }

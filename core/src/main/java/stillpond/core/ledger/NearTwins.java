@@ -11,6 +11,9 @@ import stillpond.core.colour.White;
 /** Finds pairs of colours that are hard to tell apart. */
 public final class NearTwins {
 
+    /** Of one name, colours this much apart are still likely one that was picked twice; farther apart, they are parts of different things that are called alike. */
+    private static final double OF_ONE_NAME = 10;
+
     /** The difference in lightness weighs at most this much in CIEDE2000: its S_L is 1 + 0.015 * 2500 / sqrt(20 + 2500) at the ends of the scale. */
     private static final double LARGEST_LIGHTNESS_SCALE = 1.75;
 
@@ -22,6 +25,23 @@ public final class NearTwins {
      * @param difference CIEDE2000
      */
     public record Pair(int first, int second, double difference) {}
+
+    /** A colour and what it is called. */
+    public record Named(String name, Srgb colour) {}
+
+    /**
+     * All pairs nearer to each other than a CIEDE2000 difference, or of one name and not much farther apart; nearest first.
+     *
+     * @param threshold above 0
+     */
+    public static List<Pair> amongNamed(List<Named> named, double threshold) {
+        return among(named.stream().map(Named::colour).toList(), Math.max(threshold, OF_ONE_NAME)).stream()
+                .filter(pair -> pair.difference() < threshold
+                        || named.get(pair.first())
+                                .name()
+                                .equalsIgnoreCase(named.get(pair.second()).name()))
+                .toList();
+    }
 
     /**
      * All pairs nearer to each other than a CIEDE2000 difference, nearest first. Colours far apart in lightness alone are never compared.

@@ -25,6 +25,18 @@ class NearTwinsTest {
         assertThat(pairs).hasSize(4);
     }
 
+    @Test
+    void coloursOfOneNameAreTwinsThoughTheyAreEasierToTellApart() {
+        List<NearTwins.Named> named = List.of(
+                new NearTwins.Named("Rose", Srgb.ofHex("#d98fa3")),
+                new NearTwins.Named("rose", Srgb.ofHex("#e39aae")),
+                new NearTwins.Named("Sand", Srgb.ofHex("#df9fae")),
+                new NearTwins.Named("Rose", Srgb.ofHex("#3f6f5e")));
+        assertThat(NearTwins.amongNamed(named, 1))
+                .extracting(pair -> pair.first() + "/" + pair.second())
+                .containsExactly("0/1");
+    }
+
     /** Leaving out what is far apart in lightness must lose no pair. */
     @Test
     void noPairIsMissed() {

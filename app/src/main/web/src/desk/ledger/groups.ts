@@ -1,0 +1,131 @@
+import { el } from "../../mixer/build";
+import { byId } from "../../shared/dom";
+import { call } from "../../shared/http";
+import type { Gathering } from "../hand/gathering";
+import type { Hand } from "../hand/hand";
+import type { Fills } from "../model/fills";
+import type { Regions } from "../model/regions";
+import type { Work } from "../model/work";
+import type { SheetView } from "../view/sheet-view";
+
+/** See CellGroup in the core. */
+interface Group {
+  readonly id: string;
+  readonly name: string;
+  readonly isHidden: boolean;
+  readonly isLocked: boolean;
+  readonly cells: number[];
+}
+
+type Act = "MAKE" | "FOR_EACH_COLOUR" | "RENAME" | "HIDE" | "LOCK" | "MOVE" | "REMOVE";
+
+/** The groups of the sheet, in the ledger: found from the list and from the sheet. */
+export class Groups {
+  private groups: Group[] = [];
+  private readonly rows = new Map<string, HTMLElement>();
+
+  constructor(
+    private readonly path: string,
+    private readonly regions: Regions,
+    private readonly fills: Fills,
+    private readonly work: Work,
+    hand: Hand,
+    private readonly view: SheetView,
+    private readonly gathering: Gathering,
+  ) {
+    byId("groups-each").addEventListener("click", () => void this.act("FOR_EACH_COLOUR", {}));
+    const name = byId<HTMLInputElement>("gather-name");
+    byId("gather-group").addEventListener("submit", (event) => {
+      event.preventDefault();
+      void this.act("MAKE", { name: name.value, cells: gathering.gathered }).then(() => {
+        name.value = "";
+        gathering.letGo();
+      });
+    });
+    hand.cell.listen((cell) => this.markRow(cell));
+    let layer = fills.layer;
+    regions.changed.listen(() => {
+      if (fills.layer !== layer) {
+        layer = fills.layer;
+        void this.load();
+      }
+    });
+    void this.load();
+  }
+
+  private async load(): Promise<void> {
+    this.take(await call<Group[]>(`${this.path}/groups`));
+  }
+
+  private async act(act: Act, more: Record<string, unknown>): Promise<void> {
+    try {
+      this.take(await call<Group[]>(`${this.path}/groups`, { by: 0, ...more, act }));
+    } catch (error) {
+      this.work.notice.set((error as Error).message);
+    }
+  }
+
+  private take(groups: Group[]): void {
+    this.groups = groups;
+    this.fills.hide(groups.filter((group) => group.isHidden).flatMap((group) => group.cells));
+    byId("groups-none").hidden = groups.length > 0;
+    this.rows.clear();
+    byId("groups").replaceChildren(...groups.map((group) => this.row(group)));
+  }
+
+  private row(group: Group): HTMLElement {
+    const { id, cells } = group;
+    const regions = new Set(cells.map((cell) => this.regions.of(cell))).size;
+    const name = el("input", {
+      className: "group-name",
+      value: group.name,
+      maxlength: 120,
+      "aria-label": "Name of the group",
+      change: () => void this.act("RENAME", { group: id, name: name.value }),
+    });
+    const button = (label: string, title: string, click: () => void, pressed?: boolean) =>
+      el(
+        "button",
+        {
+          type: "button",
+          className: "group-act",
+          title,
+          "aria-label": `${title}: ${group.name}`,
+          ...(pressed === undefined ? {} : { "aria-pressed": String(pressed) }),
+          click,
+        },
+        label,
+      );
+    const row = el(
+      "li",
+      { className: "group-row" },
+      name,
+      button("×", "Take apart", () => void this.act("REMOVE", { group: id })),
+      button(regions === 1 ? "1 region" : `${regions} regions`, "Gather", () => this.gathering.gather(cells)),
+      button(
+        group.isHidden ? "Show" : "Hide",
+        group.isHidden ? "Show" : "Hide",
+        () => void this.act("HIDE", { group: id, by: Number(!group.isHidden) }),
+        group.isHidden,
+      ),
+      button(
+        group.isLocked ? "Unlock" : "Lock",
+        group.isLocked ? "Unlock" : "Lock",
+        () => void this.act("LOCK", { group: id, by: Number(!group.isLocked) }),
+        group.isLocked,
+      ),
+      button("↑", "To the front", () => void this.act("MOVE", { group: id, by: -1 })),
+      button("↓", "To the back", () => void this.act("MOVE", { group: id, by: 1 })),
+    );
+    row.addEventListener("pointerenter", () => this.view.light(cells));
+    row.addEventListener("pointerleave", () => this.view.light(undefined));
+    this.rows.set(id, row);
+    return row;
+  }
+
+  /** Marks the row of the group that is pointed at on the sheet. */
+  private markRow(cell: number | undefined): void {
+    const here = this.groups.find((group) => cell !== undefined && group.cells.includes(cell));
+    this.rows.forEach((row, id) => row.classList.toggle("is-here", id === here?.id));
+  }
+}

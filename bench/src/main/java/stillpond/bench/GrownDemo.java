@@ -1,0 +1,41 @@
+package stillpond.bench;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
+
+/** The demo's project with many more sheets. */
+final class GrownDemo {
+
+    static final int SHEETS = 200;
+
+    private GrownDemo() {}
+
+    /** Copies a sheet of the demo, with 1000 cells that wear the cards' swatches in turn. */
+    static void grow() throws Exception {
+        try (Connection connection = DriverManager.getConnection(
+                        System.getenv("POND_DB_URL"),
+                        System.getenv("POND_DB_USER"),
+                        System.getenv("POND_DB_PASSWORD"));
+                Statement statement = connection.createStatement()) {
+            statement.execute("create temp table one_sheet as select * from sheet where title = 'The crossing'");
+            statement.execute(
+                    "create temp table one_layer as select * from layer where is_current and sheet_id = (select id from one_sheet)");
+            for (int i = 0; i < SHEETS; i++) {
+                statement.execute("update one_sheet set id = gen_random_uuid(), title = 'Copy " + i + "', position = "
+                        + (100 + i));
+                statement.execute("insert into sheet select * from one_sheet");
+                statement.execute(
+                        "update one_layer set id = gen_random_uuid(), sheet_id = (select id from one_sheet), cell_count = 1000, "
+                                + "regions = (select array_agg(n order by n) from generate_series(0, 999) n), areas = array_fill(4000, array[1000])");
+                statement.execute("insert into layer select * from one_layer");
+                statement.execute("""
+                        insert into cell_fill (layer_id, cell, swatch_id)
+                        select (select id from one_layer), n, s.ids[1 + n % array_length(s.ids, 1)]
+                        from generate_series(0, 999) n,
+                             (select array_agg(swatch.id) ids from swatch join card on card.id = card_id
+                              where project_id = (select project_id from one_sheet)) s""");
+            }
+        }
+    }
+}

@@ -1,0 +1,29 @@
+package stillpond.core.ledger;
+
+import java.util.List;
+import java.util.TreeSet;
+import java.util.UUID;
+
+/**
+ * Cells of a layer that are handled as one.
+ *
+ * @param isHidden whether their flats are not shown
+ * @param isLocked whether their fills stay as they are
+ * @param cells in rising order
+ */
+public record CellGroup(UUID id, String name, boolean isHidden, boolean isLocked, List<Integer> cells) {
+
+    private static final int LONGEST_NAME = 120;
+
+    public CellGroup {
+        name = name == null ? "" : name.strip();
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            throw new IllegalArgumentException("A group has a name of up to " + LONGEST_NAME + " characters.");
+        }
+        cells = List.copyOf(new TreeSet<>(cells));
+    }
+
+    CellGroup with(List<Integer> others) {
+        return new CellGroup(id, name, isHidden, isLocked, others);
+    }
+}

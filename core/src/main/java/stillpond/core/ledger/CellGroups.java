@@ -1,0 +1,137 @@
+package stillpond.core.ledger;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
+import stillpond.core.palette.Swatch;
+
+/**
+ * The groups of a layer, from front to back. A cell is in one of them at the most, and none is empty.
+ *
+ * <p>Values: every act gives new groups.
+ */
+public record CellGroups(List<CellGroup> groups) {
+
+    public static final CellGroups NONE = new CellGroups(List.of());
+
+    public CellGroups {
+        groups = List.copyOf(groups);
+        Set<Integer> seen = new HashSet<>();
+        for (CellGroup group : groups) {
+            for (int cell : group.cells()) {
+                if (!seen.add(cell)) {
+                    throw new IllegalArgumentException("Cell " + cell + " is in two groups.");
+                }
+            }
+        }
+    }
+
+    /** Makes a group, in front of the others, of some cells, which leave those that they were in. */
+    public CellGroups making(UUID id, String name, Collection<Integer> cells) {
+        List<CellGroup> all = new ArrayList<>();
+        all.add(new CellGroup(id, name, false, false, List.copyOf(cells)));
+        Set<Integer> taken = new HashSet<>(cells);
+        for (CellGroup group : groups) {
+            all.add(group.with(
+                    group.cells().stream().filter(cell -> !taken.contains(cell)).toList()));
+        }
+        return withoutEmpty(all);
+    }
+
+    /** Makes a group for each colour that cells in no group wear, behind the others, in the order of the cards; named from part and card. */
+    public CellGroups forEachColour(Fills fills, int cellCount, Palette palette) {
+        Set<Integer> grouped = new HashSet<>();
+        groups.forEach(group -> grouped.addAll(group.cells()));
+        Map<UUID, List<Integer>> cells = new LinkedHashMap<>();
+        palette.cards().forEach(card -> card.swatches().forEach(swatch -> cells.put(swatch.id(), new ArrayList<>())));
+        IntStream.range(0, cellCount)
+                .filter(cell -> !grouped.contains(cell))
+                .filter(cell -> fills.of(cell) instanceof Fill.Flat)
+                .forEach(cell -> cells.computeIfAbsent(((Fill.Flat) fills.of(cell)).swatch(), any -> new ArrayList<>())
+                        .add(cell));
+        List<CellGroup> all = new ArrayList<>(groups);
+        cells.forEach((swatch, wearing) -> {
+            if (!wearing.isEmpty()) {
+                all.add(new CellGroup(UUID.randomUUID(), name(palette, swatch), false, false, wearing));
+            }
+        });
+        return new CellGroups(all);
+    }
+
+    private static String name(Palette palette, UUID id) {
+        Optional<Swatch> swatch = palette.swatch(id);
+        Optional<Card> card = palette.cardOf(id).filter(each -> !each.isLoose() && !each.isNeutral());
+        String part = swatch.map(each -> each.part().isBlank() ? each.name() : each.part())
+                .orElse("A removed swatch");
+        return card.map(each -> part + ", " + each.name()).orElse(part);
+    }
+
+    /** Another name, or hidden or locked or not, for one group. */
+    public CellGroups changing(UUID id, UnaryOperator<CellGroup> change) {
+        require(id);
+        return new CellGroups(groups.stream()
+                .map(group -> group.id().equals(id) ? change.apply(group) : group)
+                .toList());
+    }
+
+    /** @param by how many places towards the back; as far as it goes */
+    public CellGroups moving(UUID id, int by) {
+        CellGroup moved = require(id);
+        List<CellGroup> all = new ArrayList<>(groups);
+        int from = all.indexOf(moved);
+        all.remove(from);
+        all.add(Math.max(0, Math.min(all.size(), from + by)), moved);
+        return new CellGroups(all);
+    }
+
+    /** The cells of a removed group are in none. */
+    public CellGroups without(UUID id) {
+        require(id);
+        return new CellGroups(
+                groups.stream().filter(group -> !group.id().equals(id)).toList());
+    }
+
+    /** The groups with other cells in the place of theirs, after the layer was cut anew. */
+    public CellGroups inCells(Function<CellGroup, List<Integer>> translate) {
+        Set<Integer> taken = new HashSet<>();
+        List<CellGroup> all = new ArrayList<>();
+        for (CellGroup group : groups) {
+            all.add(group.with(
+                    translate.apply(group).stream().filter(taken::add).toList()));
+        }
+        return withoutEmpty(all);
+    }
+
+    /** The locked group that one of some cells is in. */
+    public Optional<CellGroup> lockedAmong(Collection<Integer> cells) {
+        Set<Integer> asked = new HashSet<>(cells);
+        return groups.stream()
+                .filter(group -> group.isLocked() && group.cells().stream().anyMatch(asked::contains))
+                .findFirst();
+    }
+
+    private CellGroup require(UUID id) {
+        return groups.stream()
+                .filter(group -> group.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("This group is not there any more."));
+    }
+
+    private static CellGroups withoutEmpty(List<CellGroup> groups) {
+        return new CellGroups(
+                groups.stream().filter(group -> !group.cells().isEmpty()).toList());
+    }
+}
