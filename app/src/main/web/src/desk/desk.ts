@@ -98,7 +98,7 @@ async function open(): Promise<void> {
   byId("help").addEventListener("click", showKeys);
   const crop = new Crop(regions, ink, fills);
   const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
-  const ledger = new LedgerDrawer(regions, fills, view, gathering);
+  const ledger = new LedgerDrawer(regions, fills, work, view, gathering);
   new Groups(path, regions, fills, work, hand, view, gathering);
   const check = new CheckDrawer(path, regions, fills, work, hand, view, crop);
   const column = new Column({ gaps: drawer, ledger, check });
@@ -162,6 +162,7 @@ async function open(): Promise<void> {
     openMenu: (at) => menu.open(at),
     lookOnly,
     holdsBack: (cell) => leak.holdsBack(cell),
+    gathering,
     drawing: () => (hand.damming.get() ? damTool : hand.gathering.get() ? gathering : undefined),
     step: (by) => hand.step(by),
     pointedAt: (at) => drawer.pointAt(at),

@@ -59,10 +59,6 @@ export class DamTool {
     }
   }
 
-  get drawing(): boolean {
-    return this.points.length > 0;
-  }
-
   cancel(): void {
     this.points = [];
     this.overlay.draw([]);

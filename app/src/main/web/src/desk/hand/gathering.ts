@@ -63,10 +63,6 @@ export class Gathering implements Drawing {
     });
   }
 
-  get drawing(): boolean {
-    return this.taking !== undefined || this.lasso.length > 0;
-  }
-
   /**
    * A press on a gathered region drops it, and a sweep from there drops all that it passes; else they are taken.
    *

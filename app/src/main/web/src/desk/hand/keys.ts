@@ -121,6 +121,9 @@ export class KeyInput {
         this.hand.swap();
         return true;
       case "a":
+        if (event.shiftKey) {
+          this.hand.walkToEmpty();
+        }
         this.hand.again();
         return true;
       case "e":
@@ -156,7 +159,7 @@ export class KeyInput {
       this.hand.walk(direction);
       return true;
     }
-    if (event.key === "Enter" && this.hand.gathering.get()) {
+    if (event.key === "Enter" && (event.shiftKey || this.hand.gathering.get())) {
       this.targets.gatherHere();
       return true;
     }

@@ -18,6 +18,8 @@ export interface PointerTargets {
   holdsBack(cell: number): boolean;
   /** What draws instead of filling, while it is the tool in the hand. */
   drawing(): Drawing | undefined;
+  /** What a press with Ctrl does, whatever the tool: gathering. */
+  gathering: Drawing;
   /** One step up or down for the region pointed at. */
   step(by: 1 | -1): void;
   pointedAt(at: Point | undefined): void;
@@ -25,7 +27,6 @@ export interface PointerTargets {
 
 /** A tool that is pressed, moved and let go. */
 export interface Drawing {
-  readonly drawing: boolean;
   begin(screen: Point, lifting: boolean, brushing: boolean): void;
   move(screen: Point): void;
   end(screen: Point): void;
@@ -36,6 +37,7 @@ export interface Drawing {
 export class PointerInput {
   private readonly down = new Map<number, Point>();
   private panning = false;
+  private underWay: Drawing | undefined;
   private holdTimer: number | undefined;
   private heldAt: Point = { x: 0, y: 0 };
 
@@ -54,6 +56,11 @@ export class PointerInput {
     canvas.addEventListener("wheel", (event) => this.onWheel(event), { passive: false });
   }
 
+  private cancelDrawing(): void {
+    this.underWay?.cancel();
+    this.underWay = undefined;
+  }
+
   private onDown(event: PointerEvent): void {
     const at = this.at(event);
     this.down.set(event.pointerId, at);
@@ -61,7 +68,7 @@ export class PointerInput {
     if (this.down.size > 1) {
       // The first finger of two has begun a fill that nobody meant.
       this.hand.cancelSweep();
-      this.targets.drawing()?.cancel();
+      this.cancelDrawing();
       clearTimeout(this.holdTimer);
       this.panning = true;
     } else if (event.button === 1 || this.targets.spaceHeld() || this.targets.lookOnly()) {
@@ -76,8 +83,9 @@ export class PointerInput {
 
   private press(event: PointerEvent, at: Point): void {
     this.hand.pointAt(at);
-    const drawing = this.targets.drawing();
+    const drawing = event.ctrlKey || event.metaKey ? this.targets.gathering : this.targets.drawing();
     if (drawing) {
+      this.underWay = drawing;
       drawing.begin(at, event.altKey, event.shiftKey);
       return;
     }
@@ -118,8 +126,8 @@ export class PointerInput {
     const before = this.down.get(event.pointerId);
     if (before && this.panning) {
       this.panOrPinch(event.pointerId, before, at);
-    } else if (this.targets.drawing()?.drawing) {
-      this.targets.drawing()!.move(at);
+    } else if (this.underWay) {
+      this.underWay.move(at);
     } else if (this.hand.sweeping) {
       for (const passed of event.getCoalescedEvents?.() ?? []) {
         this.hand.sweepTo(this.at(passed));
@@ -152,17 +160,15 @@ export class PointerInput {
     if (this.hand.sweeping) {
       this.hand.endSweep();
     }
-    const drawing = this.targets.drawing();
-    if (drawing?.drawing) {
-      drawing.end(this.at(event));
-    }
+    this.underWay?.end(this.at(event));
+    this.underWay = undefined;
     this.rest();
   }
 
   private onCancel(event: PointerEvent): void {
     this.down.delete(event.pointerId);
     this.hand.cancelSweep();
-    this.targets.drawing()?.cancel();
+    this.cancelDrawing();
     this.rest();
   }
 

@@ -4,6 +4,7 @@ import type { Gathering } from "../hand/gathering";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
 import { NO_FILL } from "../model/state";
+import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
 import { ledgerOf, nearTwins, type Order, type Row, type Twins } from "./ledger";
 
@@ -20,6 +21,7 @@ export class LedgerDrawer {
   constructor(
     private readonly regions: Regions,
     private readonly fills: Fills,
+    private readonly work: Work,
     private readonly view: SheetView,
     private readonly gathering: Gathering,
   ) {
@@ -86,6 +88,17 @@ export class LedgerDrawer {
   }
 
   private twins({ first, second, away }: Twins): HTMLElement {
+    const keep = (kept: Row, dropped: Row) =>
+      el(
+        "button",
+        {
+          type: "button",
+          className: "group-act",
+          title: `Let all that wears ${dropped.name} on this sheet wear ${kept.name}`,
+          click: () => this.work.lay(kept.fill, dropped.cells),
+        },
+        "Keep this",
+      );
     const half = (row: Row) => {
       const button = el(
         "button",
@@ -102,6 +115,8 @@ export class LedgerDrawer {
       half(first),
       half(second),
       el("span", { className: "quiet" }, away.toFixed(1)),
+      keep(first, second),
+      keep(second, first),
     );
   }
 

@@ -1,3 +1,4 @@
+import { polar } from "../../mixer/models";
 import { difference } from "../../mixer/steps";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
@@ -8,13 +9,15 @@ export interface Row {
   readonly fill: Fill;
   readonly name: string;
   readonly colour: string;
+  /** The name of its card; empty for no fill. */
+  readonly card: string;
   readonly cells: number[];
   readonly regions: number;
   /** Of the sheet, 0 to 1. */
   readonly share: number;
 }
 
-export type Order = "area" | "count" | "lightness" | "name";
+export type Order = "area" | "count" | "hue" | "lightness" | "card" | "name";
 
 /** The colours in use on a sheet, in an order; what has no fill comes first. */
 export function ledgerOf(regions: Regions, fills: Fills, order: Order): Row[] {
@@ -33,6 +36,7 @@ export function ledgerOf(regions: Regions, fills: Fills, order: Order): Row[] {
     fill,
     name: fill === NO_FILL ? "No fill yet" : fills.nameOf(fill),
     colour: fills.swatch(fill)?.colour ?? "",
+    card: fills.cardOf(fill)?.name ?? "",
     cells,
     regions: new Set(cells.map((cell) => regions.of(cell))).size,
     share: cells.reduce((sum, cell) => sum + regions.map.cells[cell]!.area, 0) / (width * height),
@@ -48,6 +52,10 @@ function compare(order: Order, a: Row, b: Row): number {
       return b.regions - a.regions;
     case "lightness":
       return difference(b.colour || "#000000", "#000000") - difference(a.colour || "#000000", "#000000");
+    case "hue":
+      return polar(a.colour || "#000000", 0).h - polar(b.colour || "#000000", 0).h;
+    case "card":
+      return a.card.localeCompare(b.card) || a.name.localeCompare(b.name);
     case "name":
       return a.name.localeCompare(b.name);
   }

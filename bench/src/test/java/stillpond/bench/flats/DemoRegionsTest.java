@@ -1,0 +1,49 @@
+package stillpond.bench.flats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import stillpond.core.format.ImageLimits;
+import stillpond.core.format.LineArtReader;
+import stillpond.core.gap.Dams;
+import stillpond.core.gap.Openings;
+import stillpond.core.gap.Regions;
+import stillpond.core.ink.InkFinder;
+import stillpond.core.ink.InkPlane;
+
+/** On the demo's drawings, a third of whose regions are only nearly closed, no region at the default reach runs into something else: so one click fills each, without a setting. */
+class DemoRegionsTest {
+
+    private static final Path ART = Path.of("../art");
+    private static final Path DEMO = Path.of("../app/src/main/resources/demo");
+
+    /** Drawn outlines run a little beside the shapes that they are drawn around. */
+    private static final double MOST_OTHER = 0.25;
+
+    private static final int MOST_OTHER_PX = 400;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"morningPost", "crossing", "farewell", "willNotBudge", "upTheHill"})
+    void noRegionRunsIntoSomethingElse(String drawing) throws IOException {
+        InkPlane ink = InkFinder.find(
+                new LineArtReader(ImageLimits.DEFAULT).read(Files.readAllBytes(DEMO.resolve(drawing + ".svg"))));
+        Openings openings = Openings.of(ink);
+        Regions regions = Regions.of(openings, Dams.at(openings.defaultReach()));
+        List<String> mixed = new ArrayList<>();
+        DemoTruth.read(ART.resolve("truth/" + drawing + ".png"))
+                .byRegion(openings.cells().plane(), ink, regions)
+                .forEach((region, label) -> {
+                    if (label.otherPx() > MOST_OTHER * label.paperPx() && label.otherPx() > MOST_OTHER_PX) {
+                        mixed.add(region + ": " + label);
+                    }
+                });
+        assertThat(regions.count()).isGreaterThan(100);
+        assertThat(mixed).isEmpty();
+    }
+}
