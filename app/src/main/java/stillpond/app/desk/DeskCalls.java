@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -17,7 +16,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
-import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
@@ -80,10 +78,7 @@ class DeskCalls {
     /** A plane of this sheet as it is stored: gzip, and the same for ever under the same name. */
     @GetMapping("/planes/{name}")
     ResponseEntity<byte[]> plane(@PathVariable UUID project, @PathVariable UUID sheet, @PathVariable String name) {
-        boolean belongs = sheets.get(project, sheet).layers().stream()
-                .flatMap(DeskCalls::planesOf)
-                .anyMatch(name::equals);
-        if (!belongs) {
+        if (!sheets.hasPlane(project, sheet, name)) {
             throw new NoSuchElementException(name);
         }
         return ResponseEntity.ok()
@@ -92,9 +87,5 @@ class DeskCalls {
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)
                 .header(HttpHeaders.CONTENT_ENCODING, "gzip")
                 .body(planes.content(name));
-    }
-
-    private static Stream<String> planesOf(Layer layer) {
-        return Stream.of(layer.ink(), layer.cells(), layer.openings(), layer.smallInk(), layer.smallCells());
     }
 }

@@ -1,6 +1,9 @@
 package stillpond.app.sheet;
 
+import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Stream;
 import stillpond.core.ink.InkSettings;
 
 /**
@@ -29,4 +32,12 @@ public record Layer(
         int regionCount,
         String smallInk,
         String smallCells,
-        boolean isSharp) {}
+        boolean isSharp) {
+
+    /** The names of the planes that a desk may ask for. */
+    List<String> planes() {
+        return Stream.of(ink, cells, openings, smallInk, smallCells)
+                .filter(Objects::nonNull)
+                .toList();
+    }
+}

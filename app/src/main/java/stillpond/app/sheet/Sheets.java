@@ -110,6 +110,17 @@ public class Sheets {
         return sheets.findByIdAndProjectId(sheet, project).orElseThrow().asSheet();
     }
 
+    /**
+     * Whether a plane is of this sheet. That of a layer that was replaced is: a desk may have been opened just before, and planes never change.
+     *
+     * @throws java.util.NoSuchElementException if the project has no such sheet
+     */
+    @Transactional(readOnly = true)
+    public boolean hasPlane(UUID project, UUID sheet, String name) {
+        return sheets.findByIdAndProjectId(sheet, project).orElseThrow().everyLayer().stream()
+                .anyMatch(layer -> layer.planes().contains(name));
+    }
+
     @Transactional(readOnly = true)
     public Fills fills(Layer layer) {
         return Fills.of(

@@ -82,6 +82,11 @@ class StoredSheet {
         return layers.stream().filter(StoredLayer::isCurrent).toList();
     }
 
+    /** Every cutting of its layers, those that were replaced too. */
+    List<Layer> everyLayer() {
+        return layers.stream().map(StoredLayer::asLayer).toList();
+    }
+
     StoredLayer layer(UUID layer) {
         return find(layer).orElseThrow();
     }

@@ -44,6 +44,7 @@ export class Adjusting {
   private open(): void {
     this.cells = this.gathering.gathered.filter((cell) => this.fills.of(cell) !== NO_FILL);
     this.panel.hidden = false;
+    this.gathering.veil(true);
     this.inputs.forEach((input) => {
       input.value = input.defaultValue;
       input.checked = input.defaultChecked;
@@ -56,6 +57,7 @@ export class Adjusting {
     if (!this.panel.hidden) {
       this.panel.hidden = true;
       this.fills.tryOn({});
+      this.gathering.veil(false);
       byId("sheet").focus({ preventScroll: true });
     }
   }

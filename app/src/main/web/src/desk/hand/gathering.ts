@@ -217,6 +217,11 @@ export class Gathering implements Drawing {
     return this.regionsOf(this.cells).map((region) => this.regions.shape(region));
   }
 
+  /** Shows the gathered regions without their stripes, or with them again: stripes are in the way of judging a colour. */
+  veil(veiled: boolean): void {
+    this.view.gather(veiled ? [] : this.gathered);
+  }
+
   /** Gathers these cells instead of what was gathered. */
   gather(cells: Iterable<number>): void {
     this.set(new Set(cells));

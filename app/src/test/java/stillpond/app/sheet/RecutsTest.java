@@ -63,6 +63,21 @@ class RecutsTest {
         assertThat(worn(350, 200)).isEqualTo(scarf);
     }
 
+    /** A desk that was opened just before still asks for the planes of the layer that it knows. */
+    @Test
+    void planesOfAReplacedLayerAreStillThere() {
+        Layer former = layer();
+        reanalyse(200);
+        assertThat(layer().cells()).isNotEqualTo(former.cells());
+        for (String plane : List.of(former.cells(), former.smallCells(), layer().cells())) {
+            assertThat(pond.bean(Sheets.class).hasPlane(work.project(), sheet, plane))
+                    .isTrue();
+        }
+        assertThat(pond.bean(Sheets.class).hasPlane(work.project(), sheet, former.source()))
+                .as("the file itself is no plane of the desk")
+                .isFalse();
+    }
+
     @Test
     void undoGoesBackOverIt() {
         reanalyse(200);
