@@ -25,9 +25,8 @@ class AdoptController {
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
-            @RequestParam MultipartFile file,
-            @RequestParam(defaultValue = "2.3") double threshold)
+            @RequestParam MultipartFile file)
             throws IOException {
-        return adoption.adopt(project, sheet, person.id(), file.getBytes(), threshold);
+        return adoption.adopt(project, sheet, person.id(), file.getBytes());
     }
 }

@@ -36,6 +36,9 @@ import stillpond.core.palette.Swatch;
 @Service
 class FlatsAdoption {
 
+    /** CIEDE2000 difference under which two colours are one. */
+    private static final double HARD_TO_TELL = 2.3;
+
     private final Sheets sheets;
     private final SheetChanges changes;
     private final Planes planes;
@@ -67,12 +70,9 @@ class FlatsAdoption {
      */
     record MixedPlace(UUID swatch, double x, double y) {}
 
-    /**
-     * @param threshold CIEDE2000 difference under which two colours are one
-     * @throws IllegalArgumentException with a message for the user; then nothing is changed
-     */
+    /** @throws IllegalArgumentException with a message for the user; then nothing is changed */
     @Transactional
-    Adopted adopt(UUID project, UUID sheetId, UUID author, byte[] file, double threshold) {
+    Adopted adopt(UUID project, UUID sheetId, UUID author, byte[] file) {
         Sheet sheet = sheets.get(project, sheetId);
         Layer layer = sheet.frontLayer();
         Palette palette = palettes.of(project);
@@ -83,7 +83,7 @@ class FlatsAdoption {
                 PlaneCodec.decodeInk(planes.content(layer.ink())),
                 new LineArtReader(limits).read(file),
                 List.copyOf(swatchByColour.keySet()),
-                threshold);
+                HARD_TO_TELL);
         int added = addSwatches(project, author, sheet.title(), flats, swatchByColour);
         Map<Integer, Fill> fillByCell = new HashMap<>();
         flats.colourByCell().forEach((cell, colour) -> fillByCell.put(cell, Fill.flat(swatchByColour.get(colour))));

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
+import stillpond.app.palette.CardState;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.core.colour.Adjustment;
@@ -37,39 +38,6 @@ class PaletteCalls {
         this.used = used;
         this.press = press;
         this.pictures = pictures;
-    }
-
-    record SwatchState(
-            UUID id, String name, String part, String note, String colour, String paint, String follows, String how) {}
-
-    record CardState(
-            UUID id,
-            String name,
-            String subject,
-            boolean neutral,
-            boolean loose,
-            boolean locked,
-            List<SwatchState> swatches) {
-        static CardState of(CardView card) {
-            return new CardState(
-                    card.id(),
-                    card.name(),
-                    card.subject(),
-                    card.isNeutral(),
-                    card.isLoose(),
-                    card.locked(),
-                    card.swatches().stream()
-                            .map(swatch -> new SwatchState(
-                                    swatch.id(),
-                                    swatch.name(),
-                                    swatch.part(),
-                                    swatch.note(),
-                                    swatch.colour().hex(),
-                                    swatch.paint(),
-                                    swatch.follows(),
-                                    swatch.how()))
-                            .toList());
-        }
     }
 
     /** @param undoable what the person would take back next, in words; null if nothing */

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
+import stillpond.app.palette.CardState;
 import stillpond.app.palette.CardView;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
@@ -55,18 +56,6 @@ record DeskState(
                     settings.pencil().name());
         }
     }
-
-    record CardState(
-            UUID id,
-            String name,
-            String subject,
-            boolean neutral,
-            boolean loose,
-            boolean locked,
-            List<SwatchState> swatches) {}
-
-    /** @param paint see the paint of a swatch in the core */
-    record SwatchState(UUID id, String name, String colour, String paint) {}
 
     static DeskState of(Sheet sheet, List<Fills> fills, List<Dams> dams, Palette palette, UndoableChanges undoable) {
         String planes = "/projects/" + sheet.project() + "/sheets/" + sheet.id() + "/planes/";
@@ -120,22 +109,7 @@ record DeskState(
                 cellsByFill);
     }
 
-    static List<CardState> cards(Palette palette) {
-        return CardView.of(palette).stream()
-                .map(card -> new CardState(
-                        card.id(),
-                        card.name(),
-                        card.subject(),
-                        card.isNeutral(),
-                        card.isLoose(),
-                        card.locked(),
-                        card.swatches().stream()
-                                .map(swatch -> new SwatchState(
-                                        swatch.id(),
-                                        swatch.name(),
-                                        swatch.colour().hex(),
-                                        swatch.paint()))
-                                .toList()))
-                .toList();
+    private static List<CardState> cards(Palette palette) {
+        return CardView.of(palette).stream().map(CardState::of).toList();
     }
 }

@@ -75,13 +75,9 @@ class GroupController {
                 Palette palette = palettes.of(sheet.project());
                 yield all -> all.forEachColour(fills, layer.cellCount(), palette);
             }
-            case RENAME ->
-                all -> all.changing(
-                        id, each -> new CellGroup(id, message.name(), each.isHidden(), each.isLocked(), each.cells()));
-            case HIDE ->
-                all -> all.changing(id, each -> new CellGroup(id, each.name(), isOn, each.isLocked(), each.cells()));
-            case LOCK ->
-                all -> all.changing(id, each -> new CellGroup(id, each.name(), each.isHidden(), isOn, each.cells()));
+            case RENAME -> all -> all.changing(id, group -> group.named(message.name()));
+            case HIDE -> all -> all.changing(id, group -> group.hidden(isOn));
+            case LOCK -> all -> all.changing(id, group -> group.locked(isOn));
             case MOVE -> all -> all.moving(id, message.by());
             case REMOVE -> all -> all.without(id);
         };

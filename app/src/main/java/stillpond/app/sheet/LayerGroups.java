@@ -41,6 +41,14 @@ public class LayerGroups {
                 .list());
     }
 
+    /** Those alone whose fills must stay: asked with every fill. */
+    CellGroups locked(UUID layer) {
+        return new CellGroups(jdbc.sql("select * from cell_group where layer_id = ? and is_locked order by position")
+                .param(layer)
+                .query((row, number) -> group(row))
+                .list());
+    }
+
     private static CellGroup group(ResultSet row) throws SQLException {
         Integer[] cells = (Integer[]) row.getArray("cells").getArray();
         return new CellGroup(

@@ -166,7 +166,7 @@ public class SheetChanges {
         if (cells.get(0) < 0 || cells.get(cells.size() - 1) >= layer.get().cellCount()) {
             return Optional.of("The line art has no such region any more.");
         }
-        Optional<CellGroup> locked = groups.of(lay.layer()).lockedAmong(cells);
+        Optional<CellGroup> locked = groups.locked(lay.layer()).lockedAmong(cells);
         if (locked.isPresent()) {
             return Optional.of(
                     "The group '" + locked.get().name() + "' is locked. Unlock it in the ledger to fill it.");

@@ -129,7 +129,7 @@ export class CheckDrawer {
   }
 
   private acts(finding: Finding): HTMLElement[] {
-    const { kind, likely, cells, openings } = finding;
+    const { kind, likely, cells } = finding;
     const acts: HTMLElement[] = [];
     const act = (label: string, click: () => void) =>
       acts.push(el("button", { type: "button", className: "button", click }, label));
@@ -141,9 +141,7 @@ export class CheckDrawer {
       const worn = kind === "TWINS" || kind === "OFF_CARD";
       act(`${worn ? "Wear" : "Fill with"} ${this.fills.nameOf(likely)}`, () => this.work.lay(likely, cells));
     }
-    if (openings.length === 0 || acts.length > 0) {
-      act(finding.isAccepted ? "Not meant after all" : "It is meant", () => void this.accept(finding));
-    }
+    act(finding.isAccepted ? "Not meant after all" : "It is meant", () => void this.accept(finding));
     return acts;
   }
 

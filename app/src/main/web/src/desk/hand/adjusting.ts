@@ -118,19 +118,25 @@ export class Adjusting {
 
   /** Lays swatches tied to those that were worn, here only. */
   private async takeHere(): Promise<void> {
-    const cellsByFill = new Map<Fill, number[]>();
-    for (const [swatch, colour] of this.adjusted) {
-      const tied = crypto.randomUUID();
-      const name = `${this.fills.nameOf(swatch)}, adjusted`;
-      const edit: Edit = { kind: "ADD", swatch: tied, name, colour, follows: swatch };
-      if (!(await this.mixing.addBeside(swatch, [edit]))) {
-        return;
-      }
-      cellsByFill.set(
-        tied,
-        this.cells.filter((cell) => this.fills.of(cell) === swatch),
-      );
+    const tied = [...this.adjusted].map(([swatch, colour]) => ({ swatch, colour, id: crypto.randomUUID() }));
+    const isAdded = await this.mixing.addBeside(
+      tied.map(({ swatch, colour, id }) => ({
+        beside: swatch,
+        edit: {
+          kind: "ADD",
+          swatch: id,
+          name: `${this.fills.nameOf(swatch)}, adjusted`,
+          colour,
+          follows: swatch,
+        },
+      })),
+    );
+    if (!isAdded) {
+      return;
     }
+    const cellsByFill = new Map(
+      tied.map(({ swatch, id }) => [id as Fill, this.cells.filter((cell) => this.fills.of(cell) === swatch)]),
+    );
     this.close();
     this.work.layAll(cellsByFill);
     this.gathering.letGo();

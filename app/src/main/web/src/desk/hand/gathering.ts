@@ -145,8 +145,7 @@ export class Gathering implements Drawing {
 
   /** Gathers whatever wears a fill, instead of what was gathered. */
   wearing(fill: Fill): void {
-    const cells = this.allCells().filter((cell) => this.fills.of(cell) === fill);
-    this.set(new Set(cells));
+    this.set(new Set(this.fills.wearing(fill)));
   }
 
   /**
@@ -184,10 +183,8 @@ export class Gathering implements Drawing {
 
   /** Lays a fill on those that have none yet, and lets all go. */
   private layOnEmpty(fill: Fill): void {
-    this.cells = new Set([...this.cells].filter((cell) => this.fills.of(cell) === NO_FILL));
-    this.count.set(this.regionsOf(this.cells).length);
+    this.set(new Set(this.gathered.filter((cell) => this.fills.of(cell) === NO_FILL)));
     this.lay(fill);
-    this.set(new Set());
   }
 
   /** Offers to leave out what may be holes; pointing at the offer lights them up. */

@@ -231,17 +231,18 @@ export class Hand {
     this.view.reveal(this.goTo(to));
   }
 
-  /** Points at the next region without a fill, and shows it so close that it can be seen. */
-  walkToEmpty(): void {
+  /** Points at the next region without a fill, and shows it so close that it can be seen; returns whether there is one. */
+  walkToEmpty(): boolean {
     const here = this.cell.get();
     const from = here === undefined ? undefined : this.regions.of(here);
     const to = nextEmpty(this.regions, from, (cell) => this.fills.of(cell) === NO_FILL);
     if (to === undefined) {
       this.said.set("Every region is filled");
-      return;
+      return false;
     }
     const { width, height } = this.regions.shape(to);
     this.view.showClose(this.goTo(to), Math.min(width, height));
+    return true;
   }
 
   /** Points at the region of a cell. */

@@ -56,13 +56,7 @@ export class Here {
 
   readonly acts: Record<string, () => void> = {
     gather: () => this.gathering.wearing(this.fill),
-    replaceHere: () => {
-      const fill = this.fill;
-      const wearing = Array.from({ length: this.fills.cellCount }, (_, cell) => cell).filter(
-        (cell) => this.fills.of(cell) === fill,
-      );
-      this.work.lay(this.hand.present.get(), wearing);
-    },
+    replaceHere: () => this.work.lay(this.hand.present.get(), this.fills.wearing(this.fill)),
     replaceScene: () => void this.replace("SCENE"),
     replaceProject: () => void this.replace("PROJECT"),
     gaps: () => this.showOpenings(this.openings()),

@@ -121,10 +121,9 @@ export class KeyInput {
         this.hand.swap();
         return true;
       case "a":
-        if (event.shiftKey) {
-          this.hand.walkToEmpty();
+        if (!event.shiftKey || this.hand.walkToEmpty()) {
+          this.hand.again();
         }
-        this.hand.again();
         return true;
       case "e":
         this.hand.walkToEmpty();

@@ -45,7 +45,7 @@ export class Ramp {
       colour: mixed(this.fills.swatch(from)!.colour, this.fills.swatch(to)!.colour, share(i + 1)),
       paint: `tied ${from} mix ${to} ${share(i + 1)}`,
     }));
-    if (await this.mixing.addBeside(from, edits)) {
+    if (await this.mixing.addBeside(edits.map((edit) => ({ beside: from, edit })))) {
       this.work.layAll(new Map(regions.map((region, i) => [steps[i]!, region.cells])));
       this.hand.said.set(`Laid ${regions.length} steps from ${name}`);
       this.gathering.letGo();

@@ -129,6 +129,11 @@ export class Fills {
     return this.fillOfCell[cell] ?? NO_FILL;
   }
 
+  /** The cells that wear a fill, or none. */
+  wearing(fill: Fill): number[] {
+    return [...this.fillOfCell.keys()].filter((cell) => this.of(cell) === fill);
+  }
+
   set(cell: number, fill: Fill): void {
     const before = this.of(cell);
     if (before === fill) {

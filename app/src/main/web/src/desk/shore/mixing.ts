@@ -99,12 +99,21 @@ export class Mixing {
     void this.make([{ kind: "MOVE", swatch: dragged, card }]);
   }
 
-  /** Adds swatches to the card of another, or as loose colours if that card is locked or none's; returns whether that was done. */
-  async addBeside(swatch: Fill, additions: Edit[]): Promise<boolean> {
+  /**
+   * Adds swatches, each to the card of one that is there, or as a loose colour if that card is locked or none's; all as one change. Returns whether that was done.
+   */
+  async addBeside(additions: readonly { beside: Fill; edit: Edit }[]): Promise<boolean> {
     const { cards } = await this.calls.palette();
-    const card = cards.find((each) => each.swatches.some(({ id }) => id === swatch));
-    const isFree = card && !card.neutral && !card.loose && !card.locked;
-    return this.make(additions.map((edit) => (isFree ? { ...edit, card: card.id } : edit) as Edit));
+    const cardOf = (swatch: Fill) =>
+      cards
+        .filter((card) => !card.neutral && !card.loose && !card.locked)
+        .find((card) => card.swatches.some(({ id }) => id === swatch));
+    return this.make(
+      additions.map(({ beside, edit }) => {
+        const card = cardOf(beside);
+        return (card ? { ...edit, card: card.id } : edit) as Edit;
+      }),
+    );
   }
 
   /** Makes edits of the palette, after which it is shown as it is; a refusal is shown, and false returned. */

@@ -23,6 +23,18 @@ public record CellGroup(UUID id, String name, boolean isHidden, boolean isLocked
         cells = List.copyOf(new TreeSet<>(cells));
     }
 
+    public CellGroup named(String other) {
+        return new CellGroup(id, other, isHidden, isLocked, cells);
+    }
+
+    public CellGroup hidden(boolean hides) {
+        return new CellGroup(id, name, hides, isLocked, cells);
+    }
+
+    public CellGroup locked(boolean locks) {
+        return new CellGroup(id, name, isHidden, locks, cells);
+    }
+
     CellGroup with(List<Integer> others) {
         return new CellGroup(id, name, isHidden, isLocked, others);
     }

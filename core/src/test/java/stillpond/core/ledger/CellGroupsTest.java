@@ -60,8 +60,7 @@ class CellGroupsTest {
 
     @Test
     void aLockedGroupIsFoundByAnyOfItsCells() {
-        CellGroups locked =
-                two.changing(face, group -> new CellGroup(group.id(), group.name(), false, true, group.cells()));
+        CellGroups locked = two.changing(face, group -> group.locked(true));
         assertThat(locked.lockedAmong(List.of(9, 3))).map(CellGroup::name).contains("Face");
         assertThat(locked.lockedAmong(List.of(4, 9))).isEmpty();
     }
