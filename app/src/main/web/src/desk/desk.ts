@@ -21,6 +21,7 @@ import { waitUntilSharp } from "./gaps/sharpening";
 import { CheckDrawer } from "./check/check-drawer";
 import { Groups } from "./ledger/groups";
 import { LedgerDrawer } from "./ledger/ledger-drawer";
+import { Kinds } from "./kinds/kinds";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
@@ -40,6 +41,7 @@ import { Column } from "./view/column";
 import { Carried } from "./view/carried";
 import { keepView } from "./view/kept-view";
 import { Look } from "./view/look";
+import { MotifPictures } from "./view/motif-pictures";
 import { Passes } from "./view/passes";
 import { SheetView } from "./view/sheet-view";
 import { showMap } from "./view/small-map";
@@ -68,7 +70,8 @@ async function open(): Promise<void> {
     fetchOpenings(layer.openings),
   ]);
   const fills = new Fills(layer.id, layer.cellCount, state.cards);
-  const view = new SheetView(passes, map, ink, fills);
+  const motifs = new MotifPictures(`/projects/${path.split("/")[2]}/motifs`);
+  const view = new SheetView(passes, map, ink, fills, motifs);
   const regions = new Regions(map, openings, layer);
   const work = new Work(path, desk.dataset["person"]!, state.sheet, fills, regions);
   work.start(state);
@@ -91,6 +94,7 @@ async function open(): Promise<void> {
   const gathering = new Gathering(path, regions, fills, work, hand, view, overlay);
   new Ramp(gathering, hand, fills, work, mixing);
   const adjusting = new Adjusting(path.split("/")[2]!, fills, work, gathering, mixing);
+  const kinds = new Kinds(path.split("/")[2]!, regions, fills, work, hand, view, gathering, overlay, motifs);
   byId("tool-ground").addEventListener("click", () => void gathering.ground());
   const look = new Look(view, fills, regions);
   const lookOnly = () => SMALL_SCREEN.matches;
@@ -98,9 +102,9 @@ async function open(): Promise<void> {
   byId("help").addEventListener("click", showKeys);
   const crop = new Crop(regions, ink, fills);
   const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
-  const ledger = new LedgerDrawer(regions, fills, work, view, gathering);
-  new Groups(path, regions, fills, work, hand, view, gathering);
-  const check = new CheckDrawer(path, regions, fills, work, hand, view, crop);
+  const groups = new Groups(path, regions, fills, work, hand, view, gathering);
+  const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay);
+  const check = new CheckDrawer(path, regions, fills, work, hand, view, crop, (cells) => kinds.open(cells));
   const column = new Column({ gaps: drawer, ledger, check });
   new ReachSlider(regions, work);
   const pockets = new Pockets(regions, fills, work, hand);
@@ -123,6 +127,7 @@ async function open(): Promise<void> {
     q: () => hand.step(-1),
     p: () => pockets.take(),
     x: () => void mixing.open(),
+    "shift x": () => (kinds.isOpen ? kinds.close() : kinds.openHere()),
     f: () => hand.takeTool(hand.gathering.get() ? "fill" : "gather"),
     r: () => void gathering.ground(),
     h: () => column.toggle("ledger"),
@@ -136,6 +141,7 @@ async function open(): Promise<void> {
     },
     escape: () => {
       adjusting.close();
+      kinds.close();
       gathering.letGo();
       leak.close();
       mixing.close();
@@ -156,14 +162,23 @@ async function open(): Promise<void> {
     }
     overlay.mark(regions.openings.all.filter((each) => openings.includes(each.index)));
   });
-  const menu = new RegionMenu(byId("region-menu"), canvas, hand, here);
+  const menu = new RegionMenu(byId("region-menu"), canvas, hand, here, () => kinds.openHere());
   new PointerInput(canvas, hand, view, {
     spaceHeld: keys.spaceHeld,
     openMenu: (at) => menu.open(at),
     lookOnly,
     holdsBack: (cell) => leak.holdsBack(cell),
     gathering,
-    drawing: () => (hand.damming.get() ? damTool : hand.gathering.get() ? gathering : undefined),
+    drawing: () =>
+      kinds.isOpen
+        ? kinds
+        : ledger.frame.isDrawing
+          ? ledger.frame
+          : hand.damming.get()
+            ? damTool
+            : hand.gathering.get()
+              ? gathering
+              : undefined,
     step: (by) => hand.step(by),
     pointedAt: (at) => drawer.pointAt(at),
   });
@@ -197,7 +212,11 @@ async function open(): Promise<void> {
   showDelivery(work.outbox);
   showNotice(work);
   hand.said.listen((said) => (byId("said").textContent = said));
-  small.show(await fetchCells(layer.smallCells, layer.cellCount), await fetchInk(layer.smallInk));
+  small.show(
+    await fetchCells(layer.smallCells, layer.cellCount),
+    await fetchInk(layer.smallInk),
+    layer.widthPx,
+  );
   desk.dataset["sharp"] = String(layer.isSharp);
   desk.dataset["ready"] = "true";
   void showStripCounts();

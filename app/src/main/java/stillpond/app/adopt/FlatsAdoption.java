@@ -68,7 +68,7 @@ class FlatsAdoption {
      * @param x share of the width of the sheet
      * @param y share of its height
      */
-    record MixedPlace(UUID swatch, double x, double y) {}
+    record MixedPlace(UUID fill, double x, double y) {}
 
     /** @throws IllegalArgumentException with a message for the user; then nothing is changed */
     @Transactional

@@ -31,7 +31,7 @@ class ModelSheets {
         Optional<UUID> id = jdbc.sql("""
                         select s.id from sheet s
                         left join layer l on l.sheet_id = s.id and l.is_current
-                        left join cell_fill f on f.layer_id = l.id
+                        left join cell_wears f on f.layer_id = l.id
                         left join swatch w on w.id = f.swatch_id and w.card_id = :card
                         where s.removed_at is null and s.project_id = (select project_id from card where id = :card)
                         group by s.id

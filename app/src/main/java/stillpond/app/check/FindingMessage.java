@@ -34,7 +34,8 @@ record FindingMessage(
         RUNS_OUT,
         TOO_NEAR,
         TWINS,
-        OFF_CARD
+        OFF_CARD,
+        LOST_STOP
     }
 
     /** What is particular about one kind of finding. */
@@ -71,6 +72,9 @@ record FindingMessage(
         if (finding instanceof Finding.Twins twins) {
             return new Particulars(
                     Kind.TWINS, twins.other(), twins.swatch(), twins.other(), twins.difference(), List.of());
+        }
+        if (finding instanceof Finding.LostStop) {
+            return new Particulars(Kind.LOST_STOP, null, null, null, 0, List.of());
         }
         Finding.OffCard loose = (Finding.OffCard) finding;
         return new Particulars(Kind.OFF_CARD, loose.meant().orElse(null), loose.swatch(), null, 0, List.of());

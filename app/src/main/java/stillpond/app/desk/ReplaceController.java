@@ -11,7 +11,6 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.Replacing;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.fill.Fill;
 
 /** Replaces a swatch by another beyond the sheet on the desk. */
 @RestController
@@ -31,7 +30,7 @@ class ReplaceController {
         PROJECT
     }
 
-    record ReplaceMessage(String swatch, String by, Scope scope) {}
+    record ReplaceMessage(UUID swatch, UUID by, Scope scope) {}
 
     @PostMapping("/projects/{project}/sheets/{sheet}/replace")
     Replacing.Replaced replace(
@@ -43,6 +42,6 @@ class ReplaceController {
         List<Sheet> scope = sheets.inProject(project).stream()
                 .filter(each -> message.scope() == Scope.PROJECT || each.scene().equals(scene))
                 .toList();
-        return replacing.replace(scope, person.id(), Fill.ofText(message.swatch()), Fill.ofText(message.by()));
+        return replacing.replace(scope, person.id(), message.swatch(), message.by());
     }
 }

@@ -16,7 +16,11 @@ class CellFill {
     @EmbeddedId
     private Key key;
 
+    /** For one opaque swatch. */
     private UUID swatchId;
+
+    /** For every other fill: its text. */
+    private String made;
 
     protected CellFill() {}
 
@@ -25,6 +29,6 @@ class CellFill {
     }
 
     Fill fill() {
-        return Fill.flat(swatchId);
+        return made == null ? Fill.flat(swatchId) : Fill.ofText(made);
     }
 }

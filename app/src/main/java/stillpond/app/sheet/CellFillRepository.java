@@ -22,8 +22,30 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             select :layer, laid.cell, coalesce(s.replaced_by, s.id)
             from unnest(cast(:cells as integer[]), cast(:swatches as uuid[])) as laid (cell, swatch_id)
             join swatch s on s.id = laid.swatch_id
-            on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id""")
+            on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id, made = null""")
     void lay(UUID layer, Integer[] cells, UUID[] swatches);
+
+    /** Lays fills that are more than one opaque swatch, {@code texts[i]} on {@code cells[i]}. */
+    @Modifying(clearAutomatically = true)
+    @NativeQuery("""
+            insert into cell_fill (layer_id, cell, made)
+            select :layer, laid.cell, laid.made
+            from unnest(cast(:cells as integer[]), cast(:texts as text[])) as laid (cell, made)
+            on conflict (layer_id, cell) do update set swatch_id = null, made = excluded.made""")
+    void layMade(UUID layer, Integer[] cells, String[] texts);
+
+    /** What took the place of those of some swatches that were removed. */
+    @NativeQuery("""
+            select id as removed, replaced_by as instead from swatch
+            where id = any(cast(:swatches as uuid[])) and replaced_by is not null""")
+    List<Replacement> replacements(UUID[] swatches);
+
+    /** One row of {@link #replacements}. */
+    interface Replacement {
+        UUID getRemoved();
+
+        UUID getInstead();
+    }
 
     @Modifying(clearAutomatically = true)
     @NativeQuery("delete from cell_fill where layer_id = :layer and cell = any(cast(:cells as integer[]))")
@@ -32,7 +54,7 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     /** How many regions of each sheet wear one of some swatches, somewhere. */
     @NativeQuery("""
             select s.id as sheet, s.title as title, count(distinct l.regions[f.cell + 1]) as regions
-            from cell_fill f
+            from cell_wears f
             join layer l on l.id = f.layer_id and l.is_current
             join sheet s on s.id = l.sheet_id and s.removed_at is null
             where f.swatch_id = any(cast(:swatches as uuid[]))
@@ -46,7 +68,7 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             from sheet s
             join layer l on l.sheet_id = s.id and l.is_current
             cross join lateral unnest(l.regions, l.areas) with ordinality as cell (region, area, number)
-            join cell_fill f on f.layer_id = l.id and f.cell = cell.number - 1
+            join cell_wears f on f.layer_id = l.id and f.cell = cell.number - 1
             where s.project_id = :project and s.removed_at is null
                   and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
             group by f.swatch_id, s.id, s.title, s.position
@@ -78,16 +100,26 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     /** Notes which cells wear a swatch that is removed by a change of the palette. */
     @Modifying(clearAutomatically = true)
     @NativeQuery("""
-            insert into rewear (change_id, layer_id, cell, swatch_id)
-            select :change, layer_id, cell, swatch_id from cell_fill where swatch_id = :swatch""")
+            insert into rewear (change_id, layer_id, cell, swatch_id, made)
+            select :change, w.layer_id, w.cell, w.swatch_id, f.made
+            from cell_wears w
+            join cell_fill f on f.layer_id = w.layer_id and f.cell = w.cell
+            where w.swatch_id = :swatch""")
     void noteWearing(UUID change, UUID swatch);
 
     @Modifying(clearAutomatically = true)
-    @NativeQuery("update cell_fill set swatch_id = :other where swatch_id = :swatch")
+    @NativeQuery("""
+            update cell_fill set
+                swatch_id = case when made is null then cast(:other as uuid) end,
+                made = replace(made, cast(:swatch as text), cast(:other as text))
+            where swatch_id = :swatch or made like '%' || cast(:swatch as text) || '%'""")
     void wearInstead(UUID swatch, UUID other);
 
+    /** Gradients and patterns stay, without one of their colours. */
     @Modifying(clearAutomatically = true)
-    @NativeQuery("delete from cell_fill where swatch_id = :swatch")
+    @NativeQuery("""
+            delete from cell_fill
+            where swatch_id = :swatch or made like 'flat %' and made like '%' || cast(:swatch as text)""")
     void wearNothing(UUID swatch);
 
     @Modifying(clearAutomatically = true)
@@ -97,17 +129,23 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     /** Puts a removed swatch back where it was worn, but for cells that were given something else since. */
     @Modifying(clearAutomatically = true)
     @NativeQuery("""
-            insert into cell_fill (layer_id, cell, swatch_id)
-            select r.layer_id, r.cell, r.swatch_id from rewear r where r.change_id = :change
-            on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id
-            where cell_fill.swatch_id = (select s.replaced_by from swatch s where s.id = excluded.swatch_id)""")
+            insert into cell_fill as now (layer_id, cell, swatch_id, made)
+            select r.layer_id, r.cell, case when r.made is null then r.swatch_id end, r.made
+            from rewear r where r.change_id = :change
+            on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id, made = excluded.made
+            where exists (
+                select 1 from rewear r join swatch s on s.id = r.swatch_id
+                where r.change_id = :change and r.layer_id = now.layer_id and r.cell = now.cell
+                      and now.swatch_id is not distinct from case when r.made is null then s.replaced_by end
+                      and now.made is not distinct from
+                          replace(r.made, cast(s.id as text), cast(s.replaced_by as text)))""")
     void wearAgain(UUID change);
 
     /** Lets one layer wear what another with the same cells wears. */
     @Modifying(clearAutomatically = true)
     @NativeQuery("""
-            insert into cell_fill (layer_id, cell, swatch_id)
-            select :to, cell, swatch_id from cell_fill where layer_id = :from""")
+            insert into cell_fill (layer_id, cell, swatch_id, made)
+            select :to, cell, swatch_id, made from cell_fill where layer_id = :from""")
     void copy(UUID from, UUID to);
 
     @NativeQuery("""

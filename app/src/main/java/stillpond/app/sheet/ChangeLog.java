@@ -2,9 +2,11 @@ package stillpond.app.sheet;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -12,6 +14,7 @@ import stillpond.app.sheet.StoredChange.Origin;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.fill.Opacity;
 import stillpond.core.fill.Swap;
 import stillpond.core.fill.UndoLine;
 
@@ -93,22 +96,46 @@ class ChangeLog {
     }
 
     void write(UUID layer, Change change) {
-        List<Swap> laid = change.swaps().stream()
-                .filter(swap -> swap.after() instanceof Fill.Flat)
-                .toList();
-        List<Swap> cleared = change.swaps().stream()
-                .filter(swap -> swap.after() instanceof Fill.None)
-                .toList();
-        if (!laid.isEmpty()) {
-            fills.lay(
-                    layer,
-                    laid.stream().map(Swap::cell).toArray(Integer[]::new),
-                    laid.stream()
-                            .map(swap -> ((Fill.Flat) swap.after()).swatch())
-                            .toArray(UUID[]::new));
+        Map<Integer, UUID> swatches = new TreeMap<>();
+        Map<Integer, Fill> made = new TreeMap<>();
+        List<Integer> cleared = new ArrayList<>();
+        for (Swap swap : change.swaps()) {
+            Fill fill = swap.after();
+            if (fill.equals(Fill.NONE)) {
+                cleared.add(swap.cell());
+            } else if (fill instanceof Fill.Flat flat && flat.opacity().equals(Opacity.FULL)) {
+                swatches.put(swap.cell(), flat.swatch());
+            } else {
+                made.put(swap.cell(), fill);
+            }
+        }
+        if (!swatches.isEmpty()) {
+            fills.lay(layer, cellsOf(swatches), swatches.values().toArray(UUID[]::new));
+        }
+        if (!made.isEmpty()) {
+            Map<UUID, UUID> instead = replacements(made.values());
+            String[] texts = made.values().stream()
+                    .map(fill -> fill.wearing(swatch -> instead.getOrDefault(swatch, swatch))
+                            .text())
+                    .toArray(String[]::new);
+            fills.layMade(layer, cellsOf(made), texts);
         }
         if (!cleared.isEmpty()) {
-            fills.clear(layer, cleared.stream().map(Swap::cell).toArray(Integer[]::new));
+            fills.clear(layer, cleared.toArray(Integer[]::new));
         }
+    }
+
+    private static Integer[] cellsOf(Map<Integer, ?> byCell) {
+        return byCell.keySet().toArray(Integer[]::new);
+    }
+
+    private Map<UUID, UUID> replacements(Collection<Fill> made) {
+        UUID[] named = made.stream()
+                .flatMap(fill -> fill.swatches().stream())
+                .distinct()
+                .toArray(UUID[]::new);
+        return fills.replacements(named).stream()
+                .collect(Collectors.toMap(
+                        CellFillRepository.Replacement::getRemoved, CellFillRepository.Replacement::getInstead));
     }
 }

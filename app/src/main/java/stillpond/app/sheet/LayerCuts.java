@@ -126,7 +126,7 @@ class LayerCuts {
         return cells.stream()
                 .map(map.cells()::get)
                 .map(cell -> new Recuts.LostFill(
-                        ((Fill.Flat) worn.of(cell.number())).swatch(),
+                        worn.of(cell.number()).text(),
                         (cell.deepestX() + 0.5) / layer.widthPx(),
                         (cell.deepestY() + 0.5) / layer.heightPx()))
                 .toList();

@@ -35,7 +35,7 @@ public class Recuts {
      * @param x share of the old sheet's width
      * @param y share of its height
      */
-    public record LostFill(UUID swatch, double x, double y) {}
+    public record LostFill(String fill, double x, double y) {}
 
     /** Analyses the same file again. */
     public List<LostFill> reanalyse(UUID project, UUID sheetId, UUID author, InkSettings settings) {

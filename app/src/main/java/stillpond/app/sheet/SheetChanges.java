@@ -174,7 +174,7 @@ public class SheetChanges {
         Palette palette = palettes.of(sheet.projectId());
         boolean isOnCards = lay.fillByCell().values().stream()
                 .distinct()
-                .allMatch(fill -> !(fill instanceof Fill.Flat flat) || palette.has(flat.swatch()));
+                .allMatch(fill -> fill.swatches().stream().allMatch(palette::has));
         return isOnCards ? Optional.empty() : Optional.of("This swatch is on none of the project's cards any more.");
     }
 

@@ -29,18 +29,22 @@ public class SheetPictures {
     private final Planes planes;
     private final Palettes palettes;
     private final LayerDams dams;
+    private final ProjectMotifs motifs;
 
-    SheetPictures(Sheets sheets, Planes planes, Palettes palettes, LayerDams dams) {
+    SheetPictures(Sheets sheets, Planes planes, Palettes palettes, LayerDams dams, ProjectMotifs motifs) {
         this.sheets = sheets;
         this.planes = planes;
         this.palettes = palettes;
         this.dams = dams;
+        this.motifs = motifs;
     }
 
     /** Changes whenever the small picture of a sheet does. */
     public String smallVersion(Sheet sheet, Palette palette) {
         Layer layer = sheet.frontLayer();
-        return layer.smallInk() + layer.smallCells() + colours(palette, layer).version();
+        return layer.smallInk()
+                + layer.smallCells()
+                + colours(sheet.project(), palette, layer).version();
     }
 
     /** The palette of a sheet's project with some swatches in other colours, each given as its id and a hex code. */
@@ -59,7 +63,8 @@ public class SheetPictures {
         Layer layer = sheet.frontLayer();
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.smallCells()));
         SmallSheet small = new SmallSheet(cells, PlaneCodec.decodeInk(planes.content(layer.smallInk())));
-        return small.paint(colours(palette, layer));
+        return small.paint(
+                colours(sheet.project(), palette, layer).inPixelsOf(layer.widthPx() / (double) cells.widthPx()));
     }
 
     /** The flats at full size, without ink and without antialiasing. */
@@ -89,10 +94,10 @@ public class SheetPictures {
     }
 
     private CellColours colours(UUID project, Layer layer) {
-        return colours(palettes.of(project), layer);
+        return colours(project, palettes.of(project), layer);
     }
 
-    private CellColours colours(Palette palette, Layer layer) {
-        return CellColours.of(sheets.fills(layer), palette, layer.cellCount());
+    private CellColours colours(UUID project, Palette palette, Layer layer) {
+        return CellColours.of(sheets.fills(layer), palette, motifs.of(project), layer.cellCount());
     }
 }

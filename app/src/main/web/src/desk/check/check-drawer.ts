@@ -13,7 +13,7 @@ import type { SheetView } from "../view/sheet-view";
 interface Finding {
   readonly key: string;
   readonly isAccepted: boolean;
-  readonly kind: "POCKET" | "SPECK" | "REGION" | "RUNS_OUT" | "TOO_NEAR" | "TWINS" | "OFF_CARD";
+  readonly kind: "POCKET" | "SPECK" | "REGION" | "RUNS_OUT" | "TOO_NEAR" | "TWINS" | "OFF_CARD" | "LOST_STOP";
   readonly layer: string;
   readonly cells: number[];
   readonly likely: string | null;
@@ -42,6 +42,7 @@ export class CheckDrawer {
     private readonly hand: Hand,
     private readonly view: SheetView,
     private readonly crop: Crop,
+    private readonly openKinds: (cells: number[]) => void,
   ) {
     byId("check-pockets").addEventListener("click", () => void this.fillPockets());
     byId("check-accepted").addEventListener("click", () => {
@@ -137,9 +138,13 @@ export class CheckDrawer {
       act("Dam it, clear the outside", () => this.takeIn(finding));
     } else if (kind === "TOO_NEAR") {
       act(`Make both ${this.fills.nameOf(finding.other!)}`, () => this.work.lay(finding.other!, cells));
+    } else if (kind === "LOST_STOP") {
+      act("Choose another swatch", () => this.openKinds(cells));
     } else if (likely) {
-      const worn = kind === "TWINS" || kind === "OFF_CARD";
-      act(`${worn ? "Wear" : "Fill with"} ${this.fills.nameOf(likely)}`, () => this.work.lay(likely, cells));
+      const { swatch } = finding;
+      act(`${swatch ? "Wear" : "Fill with"} ${this.fills.nameOf(likely)}`, () =>
+        swatch ? this.work.layAll(this.fills.replacing(swatch, likely)) : this.work.lay(likely, cells),
+      );
     }
     act(finding.isAccepted ? "Not meant after all" : "It is meant", () => void this.accept(finding));
     return acts;
@@ -178,6 +183,8 @@ export class CheckDrawer {
         return "Near twins";
       case "OFF_CARD":
         return "A colour on no card";
+      case "LOST_STOP":
+        return "A stop lost its swatch";
     }
   }
 
@@ -191,6 +198,8 @@ export class CheckDrawer {
         return `${name(finding.swatch)} beside ${name(finding.other)}, no ink between, ${away} apart`;
       case "TWINS":
         return `${name(finding.swatch)} and ${name(finding.other)} are ${away} apart; more wears the second`;
+      case "LOST_STOP":
+        return `${name(this.fills.of(finding.cells[0]!))} is shown without that colour; give the stop another swatch`;
       case "OFF_CARD":
         return finding.likely
           ? `${name(finding.swatch)} is a loose colour, close to ${name(finding.likely)}`

@@ -1,4 +1,5 @@
 import type { Fills } from "../model/fills";
+import { onPaper } from "../model/looks";
 import type { InkPlane } from "../model/planes";
 import type { Regions } from "../model/regions";
 import type { Opening } from "../model/openings";
@@ -62,10 +63,10 @@ export class Crop {
       data.fill(184, at, at + 3);
       return;
     }
-    const [red, green, blue, opacity] = this.fills.colourOf(numbers[y * width + x]!);
+    const [red, green, blue, opacity] = this.fills.wornAt(numbers[y * width + x]!, x + 0.5, y + 0.5);
     const light = 1 - this.ink.density[y * width + x]! / 255;
-    data[at] = (opacity === 0 ? 255 : red) * light;
-    data[at + 1] = (opacity === 0 ? 255 : green) * light;
-    data[at + 2] = (opacity === 0 ? 255 : blue) * light;
+    data[at] = onPaper(red, opacity) * light;
+    data[at + 1] = onPaper(green, opacity) * light;
+    data[at + 2] = onPaper(blue, opacity) * light;
   }
 }

@@ -16,6 +16,7 @@ export class Overlay {
   private inkPx = 1;
   private marked: readonly Opening[] = [];
   private stroke: readonly Point[] = [];
+  private corners: readonly Point[] = [];
   private brush: { at: Point; radius: number } | undefined;
   private trace: { points: readonly Point[]; startMs: number } | undefined;
 
@@ -52,6 +53,12 @@ export class Overlay {
     this.paintSoon();
   }
 
+  /** The page frame, closed, in sheet pixels; none if empty. */
+  frame(corners: readonly Point[]): void {
+    this.corners = corners;
+    this.paintSoon();
+  }
+
   showBrush(brush: { at: Point; radius: number } | undefined): void {
     this.brush = brush;
     this.paintSoon();
@@ -81,6 +88,9 @@ export class Overlay {
     this.marked.forEach((opening) => this.ring(opening));
     if (this.stroke.length > 1) {
       this.line(this.stroke, 2, [7, 6]);
+    }
+    if (this.corners.length > 1) {
+      this.line(this.corners, 1.6, [10, 6]);
     }
     if (this.brush) {
       this.circle(this.brush.at, this.brush.radius * this.view.camera.scale);

@@ -2,6 +2,7 @@ import { byId, all } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Edit } from "../../mixer/palette-calls";
 import type { Fills } from "../model/fills";
+import { swatchesOf, wearing } from "../model/made";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { Mixing } from "../shore/mixing";
@@ -73,7 +74,9 @@ export class Adjusting {
   /** Asks what the colours become; an answer that was overtaken is dropped. */
   private async look(): Promise<void> {
     const asked = ++this.asked;
-    const swatches = [...new Set(this.cells.map((cell) => this.fills.of(cell)))];
+    const swatches = [...new Set(this.cells.flatMap((cell) => swatchesOf(this.fills.of(cell))))].filter(
+      (swatch) => this.fills.swatch(swatch),
+    );
     const colours = await call<string[]>(`/projects/${this.project}/palette/adjusted`, {
       lightness: LIGHTNESS_STEP * this.number("lightness"),
       chroma: CHROMA_STEP * this.number("chroma"),
@@ -113,10 +116,11 @@ export class Adjusting {
           return colour ? [[cell, colour] as const] : [];
         }),
       ),
+      after ? this.adjusted : new Map(),
     );
   }
 
-  /** Lays swatches tied to those that were worn, here only. */
+  /** Lays new swatches here only: tied to those that were worn, or loose. */
   private async takeHere(): Promise<void> {
     const tied = [...this.adjusted].map(([swatch, colour]) => ({ swatch, colour, id: crypto.randomUUID() }));
     const isAdded = await this.mixing.addBeside(
@@ -127,16 +131,20 @@ export class Adjusting {
           swatch: id,
           name: `${this.fills.nameOf(swatch)}, adjusted`,
           colour,
-          follows: swatch,
+          ...(this.ticked("loose") ? {} : { follows: swatch }),
         },
       })),
+      this.ticked("loose"),
     );
     if (!isAdded) {
       return;
     }
-    const cellsByFill = new Map(
-      tied.map(({ swatch, id }) => [id as Fill, this.cells.filter((cell) => this.fills.of(cell) === swatch)]),
-    );
+    const idOf = new Map(tied.map(({ swatch, id }) => [swatch, id]));
+    const cellsByFill = new Map<Fill, number[]>();
+    for (const cell of this.cells) {
+      const fill = wearing(this.fills.of(cell), (swatch) => idOf.get(swatch) ?? swatch);
+      cellsByFill.set(fill, [...(cellsByFill.get(fill) ?? []), cell]);
+    }
     this.close();
     this.work.layAll(cellsByFill);
     this.gathering.letGo();

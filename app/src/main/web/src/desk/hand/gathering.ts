@@ -219,9 +219,9 @@ export class Gathering implements Drawing {
     this.view.gather(veiled ? [] : this.gathered);
   }
 
-  /** Gathers these cells instead of what was gathered. */
-  gather(cells: Iterable<number>): void {
-    this.set(new Set(cells));
+  /** Gathers these cells, instead of what was gathered or besides. */
+  gather(cells: Iterable<number>, besides = false): void {
+    this.set(new Set([...(besides ? this.cells : []), ...cells]));
   }
 
   /** Takes the one pointed at along, or drops it. */

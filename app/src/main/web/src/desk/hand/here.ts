@@ -29,8 +29,7 @@ export class Here {
     const fill = this.fill;
     const card = this.fills.cardOf(fill);
     const swatch = this.fills.swatch(fill);
-    const colour = swatch?.colour;
-    byId("here-stone").style.backgroundColor = colour ?? "transparent";
+    byId("here-stone").style.background = this.fills.css(fill);
     byId("here-fill").textContent = this.fills.nameOf(fill);
     const { area, cells } = this.regions.shape(this.regions.of(this.cell));
     const { width, height } = this.regions.map.plane;
@@ -41,7 +40,7 @@ export class Here {
     const openings = this.openings().length;
     const present = this.hand.present.get();
     const name = this.fills.nameOf(fill);
-    const replaces = fill !== NO_FILL && present !== fill && present !== NO_FILL;
+    const replaces = swatch && present !== fill && this.fills.swatch(present);
     const replace = (where: string) =>
       replaces ? `Replace ${name} by ${this.fills.nameOf(present)} ${where}` : undefined;
     return {
@@ -56,7 +55,7 @@ export class Here {
 
   readonly acts: Record<string, () => void> = {
     gather: () => this.gathering.wearing(this.fill),
-    replaceHere: () => this.work.lay(this.hand.present.get(), this.fills.wearing(this.fill)),
+    replaceHere: () => this.work.layAll(this.fills.replacing(this.fill, this.hand.present.get())),
     replaceScene: () => void this.replace("SCENE"),
     replaceProject: () => void this.replace("PROJECT"),
     gaps: () => this.showOpenings(this.openings()),

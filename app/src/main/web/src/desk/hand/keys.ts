@@ -144,7 +144,11 @@ export class KeyInput {
         this.targets.escape();
         return true;
       default:
-        return this.targets.look(key) || this.targets.gaps(key);
+        return (
+          (event.shiftKey && this.targets.gaps(`shift ${key}`)) ||
+          this.targets.look(key) ||
+          this.targets.gaps(key)
+        );
     }
   }
 

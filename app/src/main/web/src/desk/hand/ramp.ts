@@ -2,7 +2,7 @@ import { byId } from "../../shared/dom";
 import { mixed } from "../../mixer/steps";
 import type { Edit } from "../../mixer/palette-calls";
 import type { Fills } from "../model/fills";
-import { NO_FILL, type Fill } from "../model/state";
+import type { Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { Mixing } from "../shore/mixing";
 import type { Gathering } from "./gathering";
@@ -22,7 +22,8 @@ export class Ramp {
     this.button.addEventListener("click", () => void this.lay());
     const renew = () => {
       const [from, to] = [hand.present.get(), hand.other.get()];
-      this.button.disabled = from === NO_FILL || to === NO_FILL || from === to || gathering.count.get() < 3;
+      this.button.disabled =
+        !fills.swatch(from) || !fills.swatch(to) || from === to || gathering.count.get() < 3;
       this.button.textContent = this.button.disabled
         ? "Ramp: hold two swatches, gather three regions"
         : `Ramp from ${fills.nameOf(from)} to ${fills.nameOf(to)}`;

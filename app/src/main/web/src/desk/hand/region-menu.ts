@@ -12,6 +12,7 @@ export class RegionMenu {
     private readonly canvas: HTMLElement,
     private readonly hand: Hand,
     private readonly here: Here,
+    openKinds: () => void,
   ) {
     this.items = all<HTMLButtonElement>("button", menu);
     const acts: Record<string, () => void> = {
@@ -21,6 +22,7 @@ export class RegionMenu {
       paste: () => hand.paste(),
       again: () => hand.again(),
       clear: () => hand.clearHere(),
+      kind: openKinds,
       ...here.acts,
     };
     for (const item of this.items) {
@@ -61,6 +63,7 @@ export class RegionMenu {
       paste: copied && `Lay the copied ${copied}`,
       again: last && `Lay ${last} again`,
       clear: "Clear",
+      kind: "Gradient, pattern, opacity",
       ...this.here.show(),
     };
     for (const item of this.items) {

@@ -5,7 +5,7 @@ import type { SheetView } from "../view/sheet-view";
 
 /** A fill to look at, such as one that found no place when the line art was analysed anew; x and y are shares of the sheet's size. */
 export interface LostFill {
-  readonly swatch: Fill;
+  readonly fill: Fill;
   readonly x: number;
   readonly y: number;
 }
@@ -56,7 +56,7 @@ function row(lost: LostFill, fills: Fills, view: SheetView): HTMLElement {
   const button = document.createElement("button");
   button.type = "button";
   button.className = "menu-item";
-  button.textContent = fills.nameOf(lost.swatch);
+  button.textContent = fills.nameOf(lost.fill);
   button.addEventListener("click", () => {
     view.zoomTo(CLOSE_UP / devicePixelRatio);
     view.centreOn(lost.x, lost.y);

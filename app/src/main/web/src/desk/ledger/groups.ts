@@ -1,3 +1,4 @@
+import { atom } from "nanostores";
 import { el } from "../../mixer/build";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
@@ -21,7 +22,9 @@ type Act = "MAKE" | "FOR_EACH_COLOUR" | "RENAME" | "HIDE" | "LOCK" | "MOVE" | "R
 
 /** The groups of the sheet, in the ledger: found from the list and from the sheet. */
 export class Groups {
-  private groups: Group[] = [];
+  /** Counts up whenever they do. */
+  readonly changed = atom(0);
+  private groups: readonly Group[] = [];
   private readonly rows = new Map<string, HTMLElement>();
 
   constructor(
@@ -53,6 +56,10 @@ export class Groups {
     void this.load();
   }
 
+  get all(): readonly Group[] {
+    return this.groups;
+  }
+
   private async load(): Promise<void> {
     this.take(await call<Group[]>(`${this.path}/groups`));
   }
@@ -69,6 +76,7 @@ export class Groups {
     this.groups = groups;
     this.fills.hide(groups.filter((group) => group.isHidden).flatMap((group) => group.cells));
     byId("groups-none").hidden = groups.length > 0;
+    this.changed.set(this.changed.get() + 1);
     this.rows.clear();
     byId("groups").replaceChildren(...groups.map((group) => this.row(group)));
   }
@@ -83,7 +91,7 @@ export class Groups {
       "aria-label": "Name of the group",
       change: () => void this.act("RENAME", { group: id, name: name.value }),
     });
-    const button = (label: string, title: string, click: () => void, pressed?: boolean) =>
+    const button = (label: string, title: string, click: (event: MouseEvent) => void, pressed?: boolean) =>
       el(
         "button",
         {
@@ -101,7 +109,9 @@ export class Groups {
       { className: "group-row" },
       name,
       button("×", "Take apart", () => void this.act("REMOVE", { group: id })),
-      button(regions === 1 ? "1 region" : `${regions} regions`, "Gather", () => this.gathering.gather(cells)),
+      button(regions === 1 ? "1 region" : `${regions} regions`, "Gather; with Shift, these too", (event) =>
+        this.gathering.gather(cells, event.shiftKey),
+      ),
       button(
         group.isHidden ? "Show" : "Hide",
         group.isHidden ? "Show" : "Hide",

@@ -3,9 +3,11 @@ import { byId } from "../../shared/dom";
 import type { Gathering } from "../hand/gathering";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
-import { NO_FILL } from "../model/state";
 import type { Work } from "../model/work";
+import type { Overlay } from "../gaps/overlay";
 import type { SheetView } from "../view/sheet-view";
+import type { Groups } from "./groups";
+import { PageFrame } from "./page-frame";
 import { ledgerOf, nearTwins, type Order, type Row, type Twins } from "./ledger";
 
 const SETTLE_MS = 150;
@@ -16,7 +18,9 @@ export class LedgerDrawer {
   private readonly button = byId("ledger-button");
   private readonly order = byId<HTMLSelectElement>("ledger-order");
   private readonly threshold = byId<HTMLInputElement>("ledger-threshold");
+  private readonly where = byId<HTMLSelectElement>("ledger-where");
   private settling: number | undefined;
+  readonly frame: PageFrame;
 
   constructor(
     private readonly regions: Regions,
@@ -24,7 +28,13 @@ export class LedgerDrawer {
     private readonly work: Work,
     private readonly view: SheetView,
     private readonly gathering: Gathering,
+    private readonly groups: Groups,
+    path: string,
+    overlay: Overlay,
   ) {
+    this.frame = new PageFrame(path, work, view, overlay, () => this.renew());
+    this.where.addEventListener("change", () => this.renew());
+    groups.changed.listen(() => this.renew());
     this.order.addEventListener("change", () => this.renew());
     this.threshold.addEventListener("change", () => this.renew());
     const settle = () => {
@@ -46,8 +56,10 @@ export class LedgerDrawer {
   }
 
   private renew(): void {
-    const rows = ledgerOf(this.regions, this.fills, this.order.value as Order);
-    const inUse = rows.filter((row) => row.fill !== NO_FILL).length;
+    this.offerGroups();
+    const rows = ledgerOf(this.regions, this.fills, this.order.value as Order, this.meant());
+    this.frame.show(this.isOpen && ["inside", "beside"].includes(this.where.value));
+    const inUse = rows.filter((row) => row.isSwatch).length;
     this.button.querySelector(".count")!.textContent = String(inUse);
     if (this.place.hidden) {
       this.view.light(undefined);
@@ -59,17 +71,45 @@ export class LedgerDrawer {
     byId("twins").replaceChildren(...twins.map((pair) => this.twins(pair)));
   }
 
+  /** The cells that the filter lets through. */
+  private meant(): (cell: number) => boolean {
+    const where = this.where.value;
+    const group = this.groups.all.find((each) => each.id === where);
+    if (group) {
+      const cells = new Set(group.cells);
+      return (cell) => cells.has(cell);
+    }
+    if (where === "everywhere") {
+      return () => true;
+    }
+    return (cell) => {
+      const { deepestX: x, deepestY: y } = this.regions.shape(this.regions.of(cell));
+      return this.frame.has({ x, y }) === (where === "inside");
+    };
+  }
+
+  private offerGroups(): void {
+    const offer = byId("ledger-groups");
+    const chosen = this.where.value;
+    offer.hidden = this.groups.all.length === 0;
+    offer.replaceChildren(...this.groups.all.map(({ id, name }) => el("option", { value: id }, name)));
+    this.where.value = chosen;
+    if (this.where.selectedIndex < 0) {
+      this.where.value = "everywhere";
+    }
+  }
+
   private row(row: Row): HTMLElement {
     const stone = el("span", { className: "ledger-stone" });
-    stone.style.backgroundColor = row.colour;
+    stone.style.background = this.fills.css(row.fill);
     const share = row.share < 0.001 ? "under 0.1 %" : `${(100 * row.share).toFixed(1)} %`;
     const button = el(
       "button",
       {
         type: "button",
         className: "ledger-row",
-        title: "Gather these regions",
-        click: () => this.gathering.wearing(row.fill),
+        title: "Gather these regions; with Shift, these too",
+        click: (event: MouseEvent) => this.gathering.gather(row.cells, event.shiftKey),
       },
       stone,
       el(
@@ -95,14 +135,14 @@ export class LedgerDrawer {
           type: "button",
           className: "group-act",
           title: `Let all that wears ${dropped.name} on this sheet wear ${kept.name}`,
-          click: () => this.work.lay(kept.fill, dropped.cells),
+          click: () => this.work.layAll(this.fills.replacing(dropped.fill, kept.fill)),
         },
         "Keep this",
       );
     const half = (row: Row) => {
       const button = el(
         "button",
-        { type: "button", className: "twin", click: () => this.gathering.wearing(row.fill) },
+        { type: "button", className: "twin", click: () => this.gathering.gather(row.cells) },
         row.name,
       );
       button.style.borderTopColor = row.colour;

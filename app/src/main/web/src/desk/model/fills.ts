@@ -1,8 +1,7 @@
 import { atom } from "nanostores";
+import { Looks, colourAt, hexOf, rgbaOf, type Rgba } from "./looks";
+import { madeOf, swatchesOf, wearing } from "./made";
 import { NO_FILL, type Card, type Fill, type LayerState, type Swap, type Swatch } from "./state";
-
-/** Red, green, blue and opacity, 0 to 255. */
-export type Rgba = readonly [number, number, number, number];
 
 const CLEAR: Rgba = [0, 0, 0, 0];
 
@@ -13,6 +12,14 @@ export class Fills {
   /** Counts up with every change of a cell. */
   readonly painted = atom(0);
 
+  /** Those of several colours. */
+  readonly looks = new Looks((swatch) => {
+    const hex = this.triedInLooks.get(swatch);
+    const colour = hex ? rgbaOf(hex) : (this.tried.get(swatch) ?? this.colours.get(swatch));
+    return colour && this.eyes ? this.eyes(colour) : colour;
+  });
+
+  private triedInLooks: ReadonlyMap<Fill, string> = new Map();
   private readonly tried = new Map<Fill, Rgba>();
   private readonly triedCells = new Map<number, Rgba>();
   private fillOfCell: Fill[];
@@ -46,7 +53,7 @@ export class Fills {
       for (const swatch of swatches) {
         this.swatches.set(swatch.id, swatch);
         this.cards.set(swatch.id, { id, name, subject, isEditable: !neutral && !loose });
-        this.colours.set(swatch.id, parseColour(swatch.colour));
+        this.colours.set(swatch.id, rgbaOf(swatch.colour));
       }
     }
     this.paintAll();
@@ -56,20 +63,26 @@ export class Fills {
   tryOn(colours: Record<Fill, string>, cells: readonly number[] = [], onCells?: string): void {
     this.tried.clear();
     Object.entries(colours).forEach(([fill, hex]) =>
-      this.tried.set(fill, hex === NO_FILL ? CLEAR : parseColour(hex)),
+      this.tried.set(fill, hex === NO_FILL ? CLEAR : rgbaOf(hex)),
     );
     this.triedCells.clear();
+    this.triedInLooks = new Map();
     if (onCells) {
-      cells.forEach((cell) => this.triedCells.set(cell, parseColour(onCells)));
+      cells.forEach((cell) => this.triedCells.set(cell, rgbaOf(onCells)));
     }
     this.paintAll();
   }
 
-  /** Shows cells in colours of their own for now, whatever they wear. */
-  tryOnCells(colours: ReadonlyMap<number, string>): void {
+  /**
+   * Shows cells in colours of their own for now, whatever they wear.
+   *
+   * @param inLooks swatches that gradients and patterns show in other colours meanwhile
+   */
+  tryOnCells(colours: ReadonlyMap<number, string>, inLooks: ReadonlyMap<Fill, string> = new Map()): void {
     this.tried.clear();
     this.triedCells.clear();
-    colours.forEach((hex, cell) => this.triedCells.set(cell, parseColour(hex)));
+    this.triedInLooks = inLooks;
+    colours.forEach((hex, cell) => this.triedCells.set(cell, rgbaOf(hex)));
     this.paintAll();
   }
 
@@ -94,6 +107,7 @@ export class Fills {
   }
 
   private paintAll(): void {
+    this.looks.renew();
     this.fillOfCell.forEach((_, cell) => this.listener(cell));
     this.painted.set(this.painted.get() + 1);
   }
@@ -111,6 +125,7 @@ export class Fills {
   become(layer: string, cellCount: number): void {
     this.layer = layer;
     this.fillOfCell = new Array<Fill>(cellCount).fill(NO_FILL);
+    this.looks.clear();
     this.filled.set(0);
   }
 
@@ -129,6 +144,21 @@ export class Fills {
     return this.fillOfCell[cell] ?? NO_FILL;
   }
 
+  /** The cells that take a colour from a swatch. */
+  using(swatch: Fill): number[] {
+    return [...this.fillOfCell.keys()].filter((cell) => swatchesOf(this.of(cell)).includes(swatch));
+  }
+
+  /** What laying one swatch wherever another is worn, in whatever kind of fill, would lay. */
+  replacing(swatch: Fill, by: Fill): Map<Fill, number[]> {
+    const laid = new Map<Fill, number[]>();
+    for (const cell of this.using(swatch)) {
+      const fill = wearing(this.of(cell), (each) => (each === swatch ? by : each));
+      laid.set(fill, [...(laid.get(fill) ?? []), cell]);
+    }
+    return laid;
+  }
+
   /** The cells that wear a fill, or none. */
   wearing(fill: Fill): number[] {
     return [...this.fillOfCell.keys()].filter((cell) => this.of(cell) === fill);
@@ -140,6 +170,8 @@ export class Fills {
       return;
     }
     this.fillOfCell[cell] = fill;
+    this.looks.take(fill);
+    this.looks.drop(before);
     this.filled.set(this.filled.get() + Number(fill !== NO_FILL) - Number(before !== NO_FILL));
     this.listener(cell);
     this.painted.set(this.painted.get() + 1);
@@ -165,6 +197,7 @@ export class Fills {
     }
   }
 
+  /** The colour of a cell as it is looked at; the mean of several. */
   colourOf(cell: number): Rgba {
     if (this.shownAs) {
       return this.shownAs(cell);
@@ -173,31 +206,88 @@ export class Fills {
     return this.eyes ? this.eyes(colour) : colour;
   }
 
-  /** The colour of a cell however the sheet is looked at. */
-  worn(cell: number): Rgba {
-    const fill = this.of(cell);
-    return this.triedCells.get(cell) ?? this.tried.get(fill) ?? this.colours.get(fill) ?? CLEAR;
+  /** The number of the look of several colours that a cell shows; undefined if it shows one colour. */
+  lookOf(cell: number): number | undefined {
+    const isPlain = this.shownAs || this.hidden.has(cell) || this.triedCells.has(cell);
+    return isPlain ? undefined : this.looks.numberOf(this.of(cell));
   }
 
+  /** The colour of a cell however the sheet is looked at; the mean of several. */
+  worn(cell: number): Rgba {
+    return this.triedCells.get(cell) ?? this.colour(this.of(cell));
+  }
+
+  /** The colour of a cell at a place of the sheet, however the sheet is looked at. */
+  wornAt(cell: number, x: number, y: number): Rgba {
+    const number = this.lookOf(cell);
+    return number === undefined ? this.worn(cell) : colourAt(this.looks.all[number]!, x, y);
+  }
+
+  /** A swatch by the fill that is it all over; undefined for every other fill. */
   swatch(fill: Fill): Swatch | undefined {
     return this.swatches.get(fill);
   }
 
-  colour(fill: Fill): Rgba {
-    return this.tried.get(fill) ?? this.colours.get(fill) ?? CLEAR;
+  /** Some swatch, for want of a better one. */
+  anySwatch(): Fill {
+    return [...this.swatches.keys()][0] ?? NO_FILL;
   }
 
-  /** The card that a fill is on; one can go there if it is neither the neutrals nor that of loose colours. */
+  /** Whether all swatches of a fill are there. */
+  isThere(fill: Fill): boolean {
+    return swatchesOf(fill).every((swatch) => this.swatches.has(swatch));
+  }
+
+  colour(fill: Fill): Rgba {
+    const known = this.tried.get(fill) ?? this.colours.get(fill);
+    const made = known ? undefined : madeOf(fill);
+    if (!made) {
+      return known ?? CLEAR;
+    }
+    if (made.kind !== "flat") {
+      const number = this.looks.numberOf(fill);
+      return (number === undefined ? this.looks.look(made) : this.looks.all[number]!).mean;
+    }
+    const colour = this.tried.get(made.swatch) ?? this.colours.get(made.swatch);
+    return colour ? [colour[0], colour[1], colour[2], Math.round((255 * made.opacity) / 100)] : CLEAR;
+  }
+
+  /** A fill as a background of the style sheet's language, for small pictures of it. */
+  css(fill: Fill): string {
+    const made = madeOf(fill);
+    if (!made || made.kind === "flat") {
+      return fill === NO_FILL ? "transparent" : hexOf(this.colour(fill));
+    }
+    const { colours } = this.looks.look(made);
+    const last = made.kind === "pattern" ? 1 : colours.length / 4 - 1;
+    const shown = [0, last / 2, last].map((at) => hexOf([...colours.slice(4 * Math.round(at))] as never));
+    return made.kind === "pattern"
+      ? `repeating-linear-gradient(45deg, ${shown[0]} 0 5px, ${shown[2]} 5px 9px)`
+      : made.kind === "radial"
+        ? `radial-gradient(${shown.join(", ")})`
+        : `linear-gradient(${shown.join(", ")})`;
+  }
+
+  /** The card that a fill, or its first swatch, is on; one can go there if it is neither the neutrals nor that of loose colours. */
   cardOf(fill: Fill): { id: string; name: string; subject: string; isEditable: boolean } | undefined {
-    return this.cards.get(fill);
+    return this.cards.get(swatchesOf(fill)[0] ?? fill);
   }
 
   nameOf(fill: Fill): string {
-    return this.swatches.get(fill)?.name ?? "No fill";
+    const made = madeOf(fill);
+    const name = (swatch: Fill | undefined) => this.swatches.get(swatch ?? "")?.name ?? "a lost swatch";
+    if (!made) {
+      return "No fill";
+    }
+    switch (made.kind) {
+      case "flat":
+        return made.opacity === 100
+          ? (this.swatches.get(fill)?.name ?? "No fill")
+          : `${name(made.swatch)} at ${made.opacity} %`;
+      case "pattern":
+        return `${name(made.inks[1] ?? made.inks[0])} pattern on ${name(made.inks[0])}`;
+      default:
+        return `${name(made.stops[0]?.swatch)} to ${name(made.stops.at(-1)?.swatch)}`;
+    }
   }
-}
-
-function parseColour(hex: string): Rgba {
-  const packed = parseInt(hex.slice(1), 16);
-  return [(packed >> 16) & 255, (packed >> 8) & 255, packed & 255, 255];
 }

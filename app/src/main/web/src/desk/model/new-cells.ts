@@ -61,6 +61,6 @@ export class NewCells {
     this.fills.become(layer.id, layer.cellCount);
     this.regions.become(map, openings, layer);
     this.work.takeOver(state);
-    this.small.show(smallCells, smallInk);
+    this.small.show(smallCells, smallInk, layer.widthPx);
   }
 }

@@ -101,8 +101,10 @@ export class Mixing {
 
   /**
    * Adds swatches, each to the card of one that is there, or as a loose colour if that card is locked or none's; all as one change. Returns whether that was done.
+   *
+   * @param loose as loose colours in any case
    */
-  async addBeside(additions: readonly { beside: Fill; edit: Edit }[]): Promise<boolean> {
+  async addBeside(additions: readonly { beside: Fill; edit: Edit }[], loose = false): Promise<boolean> {
     const { cards } = await this.calls.palette();
     const cardOf = (swatch: Fill) =>
       cards
@@ -110,7 +112,7 @@ export class Mixing {
         .find((card) => card.swatches.some(({ id }) => id === swatch));
     return this.make(
       additions.map(({ beside, edit }) => {
-        const card = cardOf(beside);
+        const card = loose ? undefined : cardOf(beside);
         return (card ? { ...edit, card: card.id } : edit) as Edit;
       }),
     );
@@ -184,7 +186,7 @@ export class Mixing {
     const shore = fetch(`${this.path}/shore`);
     this.fills.learn((await this.calls.palette()).cards);
     this.shore.renew(await (await shore).text());
-    if (this.hand.present.get() !== NO_FILL && !this.fills.swatch(this.hand.present.get())) {
+    if (!this.fills.isThere(this.hand.present.get())) {
       this.hand.hold(NO_FILL);
     }
   }

@@ -80,10 +80,9 @@ export class Shore {
   }
 
   private showHeld(place: HTMLElement, fill: Fill): void {
-    const [red, green, blue, opacity] = this.fills.colour(fill);
     const stone = place.querySelector<HTMLElement>(".stone")!;
-    stone.style.backgroundColor = opacity === 0 ? "" : `rgb(${red} ${green} ${blue})`;
-    stone.classList.toggle("is-none", opacity === 0);
+    stone.style.background = fill === NO_FILL ? "" : this.fills.css(fill);
+    stone.classList.toggle("is-none", fill === NO_FILL);
     place.querySelector(".held-name")!.textContent = this.fills.nameOf(fill);
   }
 }

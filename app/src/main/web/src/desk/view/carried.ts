@@ -1,6 +1,6 @@
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
-import type { Fill } from "../model/state";
+import { NO_FILL, type Fill } from "../model/state";
 
 /** The swatch that rides at the pointer: the present one, or for a while the one being dragged. */
 export class Carried {
@@ -31,9 +31,8 @@ export class Carried {
   }
 
   private show(fill: Fill): void {
-    const [red, green, blue, opacity] = this.fills.colour(fill);
-    this.stone.style.backgroundColor = opacity === 0 ? "" : `rgb(${red} ${green} ${blue})`;
-    this.stone.classList.toggle("is-none", opacity === 0);
+    this.stone.style.background = fill === NO_FILL ? "" : this.fills.css(fill);
+    this.stone.classList.toggle("is-none", fill === NO_FILL);
   }
 
   private moveTo(x: number, y: number): void {

@@ -1,6 +1,7 @@
 import { filterDeficiencyDeuter, filterDeficiencyProt, filterDeficiencyTrit } from "culori/fn";
 import { byId } from "../../shared/dom";
-import type { Fills, Rgba } from "../model/fills";
+import type { Fills } from "../model/fills";
+import type { Rgba } from "../model/looks";
 import type { Regions } from "../model/regions";
 import { NO_FILL } from "../model/state";
 import type { SheetView } from "./sheet-view";

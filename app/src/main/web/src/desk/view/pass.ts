@@ -61,9 +61,9 @@ export class Pass {
     this.gl.uniform1i(this.placeOf(name), value);
   }
 
-  bind(unit: number, name: string, texture: WebGLTexture): void {
+  bind(unit: number, name: string, texture: WebGLTexture, kind: number = this.gl.TEXTURE_2D): void {
     this.gl.activeTexture(this.gl.TEXTURE0 + unit);
-    this.gl.bindTexture(this.gl.TEXTURE_2D, texture);
+    this.gl.bindTexture(kind, texture);
     this.setWhole(name, unit);
   }
 

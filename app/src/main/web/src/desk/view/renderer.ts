@@ -1,9 +1,10 @@
 import { strokeWidth, type CellPlane, type InkPlane } from "../model/planes";
-import type { Rgba } from "../model/fills";
+import type { Look, Rgba } from "../model/looks";
 import type { Camera } from "./camera";
 import type { Pass } from "./pass";
 import type { Passes } from "./passes";
 import { CellTable } from "./cell-table";
+import { LookTextures } from "./look-textures";
 import { cellLevel, makeTiles, type Box, type Tile } from "./tiles";
 
 /** How the sheet is looked at; none of it changes the sheet. */
@@ -41,6 +42,7 @@ export class Renderer {
   private readonly tiles: Tile[];
   private colours: CellTable;
   private marks: CellTable;
+  private readonly looks: LookTextures;
   private readonly strokePx: number;
   private pointed: Box | undefined;
   private rippled: Box | undefined;
@@ -57,6 +59,7 @@ export class Renderer {
     this.gl = gl;
     this.colours = new CellTable(gl, "colour", cellCount);
     this.marks = new CellTable(gl, "number", cellCount);
+    this.looks = new LookTextures(gl, cellCount);
     this.tiles = makeTiles(gl, cells, ink);
     this.strokePx = strokeWidth(ink);
     gl.blendFuncSeparate(gl.SRC_ALPHA, gl.ONE_MINUS_SRC_ALPHA, gl.ZERO, gl.ONE);
@@ -67,10 +70,21 @@ export class Renderer {
     this.colours.touch();
   }
 
+  /** Lets a cell show a look of several colours, by its number; undefined: the colour of the cell. */
+  setLook(cell: number, look: number | undefined): void {
+    this.looks.set(cell, look);
+  }
+
+  /** Takes over looks as they are now. */
+  learnLooks(all: readonly (Look | undefined)[], motifs: ReadonlyMap<string, ImageBitmap>): void {
+    this.looks.learn(all, motifs);
+  }
+
   /** Goes on with other cells of the same ink; they have no colours yet. */
   become(cells: CellPlane, cellCount: number): void {
     this.colours.dispose();
     this.marks.dispose();
+    this.looks.become(cellCount);
     this.colours = new CellTable(this.gl, "colour", cellCount);
     this.marks = new CellTable(this.gl, "number", cellCount);
     this.pointed = undefined;
@@ -122,6 +136,7 @@ export class Renderer {
     gl.clear(gl.COLOR_BUFFER_BIT);
     const sheet = this.sheetPass(camera, looking);
     this.begin(sheet, camera, looking);
+    this.looks.bind(sheet);
     sheet.set("inkCut", looking.inkCut);
     this.tiles.forEach((tile) => tile.draw(sheet));
     if (ripple && this.rippled) {
@@ -151,6 +166,7 @@ export class Renderer {
       ...(camera.scale * this.dense(camera) < 1 ? ["FINE"] : []),
       ...(looking.inkCut > 0 ? ["CUT"] : []),
       ...(looking.greys ? ["GREYS"] : []),
+      ...(this.looks.areWorn ? ["LOOKS"] : []),
     ];
     return this.passes.sheet(ways);
   }

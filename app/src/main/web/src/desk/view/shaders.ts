@@ -54,19 +54,66 @@ bool marked(vec2 p, uint bit) {
 `;
 
 /**
- * The sheet itself. Every way of looking is a program of its own (FINE, CUT, GREYS): drawing in software runs both sides of a
- * condition for every pixel.
+ * The sheet itself. Every way of looking is a program of its own (FINE, CUT, GREYS, and LOOKS where cells wear fills of several
+ * colours): drawing in software runs both sides of a condition for every pixel.
  */
 export const SHEET = `${TILE}
 uniform float inkCut;       // ink is all or nothing from this density on
 
+#ifdef LOOKS
+precision highp sampler2DArray;
+uniform sampler2D lookOfCell;   // by cell, in red and green: the number of its look plus 1; 0: it has one colour
+uniform sampler2D lookColours;  // a row for each look
+uniform sampler2D lookPlaces;   // a row for each look: its span; then kind (0 linear, 1 radial, 2 pattern), mirrored, layer of motifs
+uniform sampler2DArray motifs;  // shares of the second, third and fourth colour
+
+vec4 patternAt(int look, vec4 span, vec4 how, vec2 p) {
+  vec2 along = span.zw - span.xy;
+  float side = length(along);
+  vec2 unit = along / side;
+  vec2 q = p - span.xy;
+  vec2 uv = vec2(dot(q, unit), dot(q, vec2(-unit.y, unit.x))) / side;
+  uv.x = how.y > 0.5 ? -uv.x : uv.x;
+  float level = log2(float(textureSize(motifs, 0).x) / (side * placing.x));
+  vec3 shares = textureLod(motifs, vec3(uv, how.z), max(0.0, level)).rgb;
+  float first = max(0.0, 1.0 - shares.r - shares.g - shares.b);
+  vec4 colour = first * texelFetch(lookColours, ivec2(0, look), 0);
+  for (int ink = 0; ink < 3; ink++) {
+    colour += shares[ink] * texelFetch(lookColours, ivec2(ink + 1, look), 0);
+  }
+  return colour / (first + shares.r + shares.g + shares.b);
+}
+
+vec4 gradientAt(int look, vec4 span, vec4 how, vec2 p) {
+  vec2 along = span.zw - span.xy;
+  vec2 q = p - span.xy;
+  float share = how.x < 0.5 ? dot(q, along) / dot(along, along) : length(q) / length(along);
+  return texelFetch(lookColours, ivec2(int(round(clamp(share, 0.0, 1.0) * 255.0)), look), 0);
+}
+
+vec3 paintAt(vec2 p) {
+  uint cell = cellAt(p);
+  vec4 number = texelFetch(lookOfCell, entry(cell), 0);
+  int look = int(round(number.r * 255.0)) + 256 * int(round(number.g * 255.0)) - 1;
+  if (look < 0) return flatOf(cell);
+  vec4 span = texelFetch(lookPlaces, ivec2(0, look), 0);
+  vec4 how = texelFetch(lookPlaces, ivec2(1, look), 0);
+  vec4 colour = how.x > 1.5 ? patternAt(look, span, how, p) : gradientAt(look, span, how, p);
+  return mix(PAPER, colour.rgb, colour.a * flatsShown);
+}
+#else
+vec3 paintAt(vec2 p) {
+  return flatOf(cellAt(p));
+}
+#endif
+
 void main() {
 #ifdef FINE
   float reach = 0.25 / placing.x;
-  vec3 flats = 0.25 * (flatOf(cellAt(at - reach)) + flatOf(cellAt(at + reach))
-    + flatOf(cellAt(at + vec2(reach, -reach))) + flatOf(cellAt(at + vec2(-reach, reach))));
+  vec3 flats = 0.25 * (paintAt(at - reach) + paintAt(at + reach)
+    + paintAt(at + vec2(reach, -reach)) + paintAt(at + vec2(-reach, reach)));
 #else
-  vec3 flats = flatOf(cellAt(at));
+  vec3 flats = paintAt(at);
 #endif
   float density = inkAt(at);
 #ifdef CUT

@@ -1,6 +1,7 @@
 import type { Fills } from "../model/fills";
 import type { CellMap, InkPlane } from "../model/planes";
 import { Camera, type Point } from "./camera";
+import type { MotifPictures } from "./motif-pictures";
 import type { Passes } from "./passes";
 import type { Box } from "./tiles";
 import { Renderer, type Looking, type Ripple } from "./renderer";
@@ -32,14 +33,25 @@ export class SheetView {
     private map: CellMap,
     ink: InkPlane,
     fills: Fills,
+    motifs: MotifPictures,
   ) {
     this.canvas = passes.canvas;
     this.camera = new Camera(map.plane);
     this.renderer = new Renderer(passes, map.plane, ink, map.cells.length);
     fills.onChange((cell) => {
       this.renderer.setColour(cell, fills.colourOf(cell));
+      this.renderer.setLook(cell, fills.lookOf(cell));
       this.draw();
     });
+    const learn = () => {
+      this.renderer.learnLooks(fills.looks.all, motifs.pictures);
+      this.draw();
+    };
+    fills.looks.changed.listen(() => {
+      motifs.need(fills.looks.all);
+      learn();
+    });
+    motifs.came.listen(learn);
     new ResizeObserver(() => this.resize()).observe(this.canvas);
     this.resize();
   }

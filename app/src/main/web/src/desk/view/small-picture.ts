@@ -1,11 +1,13 @@
 import { oncePerFrame } from "../../shared/frames";
 import type { Fills } from "../model/fills";
+import { onPaper } from "../model/looks";
 import type { CellPlane, InkPlane } from "../model/planes";
 
 /** The present sheet's small picture, in the strip and on the map, painted again as it is filled. */
 export class SmallPicture {
   private cells: CellPlane | undefined;
   private ink: InkPlane | undefined;
+  private sheetWidth = 1;
   private readonly paintSoon = oncePerFrame(() => this.paint());
 
   constructor(
@@ -15,7 +17,9 @@ export class SmallPicture {
     fills.painted.listen(this.paintSoon);
   }
 
-  show(cells: CellPlane, ink: InkPlane): void {
+  /** @param sheetWidth in sheet pixels */
+  show(cells: CellPlane, ink: InkPlane, sheetWidth: number): void {
+    this.sheetWidth = sheetWidth;
     this.cells = cells;
     this.ink = ink;
     for (const canvas of this.canvases) {
@@ -37,13 +41,14 @@ export class SmallPicture {
     const { data } = image;
     const { numbers } = this.cells;
     const { density } = this.ink;
+    const step = this.sheetWidth / full.width;
     for (let i = 0; i < numbers.length; i++) {
-      const colour = this.fills.worn(numbers[i]!);
+      const [x, y] = [i % full.width, Math.floor(i / full.width)];
+      const [red, green, blue, opacity] = this.fills.wornAt(numbers[i]!, (x + 0.5) * step, (y + 0.5) * step);
       const light = (255 - density[i]!) / 255;
-      const paper = colour[3] === 0;
-      data[4 * i] = (paper ? 255 : colour[0]) * light;
-      data[4 * i + 1] = (paper ? 255 : colour[1]) * light;
-      data[4 * i + 2] = (paper ? 255 : colour[2]) * light;
+      data[4 * i] = onPaper(red, opacity) * light;
+      data[4 * i + 1] = onPaper(green, opacity) * light;
+      data[4 * i + 2] = onPaper(blue, opacity) * light;
       data[4 * i + 3] = 255;
     }
     context.putImageData(image, 0, 0);

@@ -17,6 +17,7 @@ import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.WornSwatches;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
@@ -59,6 +60,24 @@ class CardEditsTest {
         assertThat(worn(2)).isEqualTo(Fill.flat(work.scarf().id()));
         assertThat(worn(3)).isEqualTo(Fill.flat(work.scarf().id()));
         assertThat(palette().card(card).orElseThrow().swatches()).hasSize(2);
+    }
+
+    @Test
+    void aGradientGoesOnWithWhatTookTheSwatchsPlaceAndGetsItBack() {
+        String coat = work.coat().id().toString();
+        String scarf = work.scarf().id().toString();
+        String gradient = "linear 100% 0 0 90 0 0% " + coat + " 100% " + scarf;
+        layText(gradient, 1);
+        layText("flat 50% " + coat, 2);
+        assertThat(pond.bean(WornSwatches.class).where(List.of(work.coat().id())))
+                .extracting(WornSwatches.Worn::regions)
+                .containsExactly(2L);
+        edits.make(work.project(), work.account(), List.of(remove(work.coat().id(), scarf)));
+        assertThat(worn(1).text()).isEqualTo(gradient.replace(coat, scarf));
+        assertThat(worn(2).text()).isEqualTo("flat 50% " + scarf);
+        edits.undo(work.project(), work.account());
+        assertThat(worn(1).text()).isEqualTo(gradient);
+        assertThat(worn(2).text()).isEqualTo("flat 50% " + coat);
     }
 
     @Test
@@ -218,11 +237,15 @@ class CardEditsTest {
     }
 
     private void lay(UUID swatch, int cell) {
+        layText(swatch.toString(), cell);
+    }
+
+    private void layText(String fill, int cell) {
         ChangeOutcome outcome = pond.bean(SheetChanges.class)
                 .make(
                         sheet.id(),
                         work.account(),
-                        new ChangeRequest.Lay(UUID.randomUUID(), layer().id(), Fill.flat(swatch), List.of(cell)));
+                        new ChangeRequest.Lay(UUID.randomUUID(), layer().id(), Fill.ofText(fill), List.of(cell)));
         assertThat(outcome).isInstanceOf(ChangeOutcome.Made.class);
     }
 

@@ -56,7 +56,7 @@ class RecutsTest {
         lay(scarf, 350, 200);
         List<Recuts.LostFill> lost = reanalyse(200);
         assertThat(lost).singleElement().satisfies(each -> {
-            assertThat(each.swatch()).isEqualTo(work.scarf().id());
+            assertThat(each.fill()).isEqualTo(work.scarf().id().toString());
             assertThat(each.x() * 600).isBetween(343.0, 357.0);
         });
         undo();

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fill;
 import stillpond.core.gap.Opening;
 import stillpond.core.ledger.NearTwins;
 import stillpond.core.palette.Card;
@@ -76,6 +77,18 @@ final class ColourFindings {
             }
         });
         return found;
+    }
+
+    /** Each fill, wherever it is worn, that takes a colour from a swatch that is on no card any more. */
+    static List<Finding.LostStop> lostStops(SheetToCheck sheet) {
+        Map<String, List<Integer>> cells = new TreeMap<>();
+        for (int cell = 0; cell < sheet.cellCount(); cell++) {
+            Fill fill = sheet.fills().of(cell);
+            if (!fill.swatches().stream().allMatch(sheet.palette()::has)) {
+                cells.computeIfAbsent(fill.text(), any -> new ArrayList<>()).add(cell);
+            }
+        }
+        return cells.values().stream().map(Finding.LostStop::new).toList();
     }
 
     private static Optional<UUID> meant(SheetToCheck sheet, UUID loose) {

@@ -109,4 +109,20 @@ public sealed interface Finding {
             return "loose " + swatch;
         }
     }
+
+    /**
+     * A gradient or pattern one of whose colours has no swatch any more: it is shown without that colour.
+     *
+     * @param cells all that wear it
+     */
+    record LostStop(List<Integer> cells) implements Finding {
+        public LostStop {
+            cells = List.copyOf(cells);
+        }
+
+        @Override
+        public String key() {
+            return "stop " + cells.get(0);
+        }
+    }
 }

@@ -12,7 +12,7 @@ public final class SheetCheck {
 
     private SheetCheck() {}
 
-    /** Regions without a fill first, then fills that ran out, colours hard to tell apart, and those on no card. */
+    /** Regions without a fill first, then fills that ran out, colours hard to tell apart, those on no card, and those that lost their swatch. */
     public static List<Finding> of(Openings openings, Regions regions, Fills fills, Palette palette) {
         SheetToCheck sheet = new SheetToCheck(openings, regions, fills, palette);
         List<Finding> findings = new ArrayList<>(MissedRegions.find(sheet));
@@ -20,6 +20,7 @@ public final class SheetCheck {
         findings.addAll(ColourFindings.tooNear(sheet));
         findings.addAll(ColourFindings.twins(sheet));
         findings.addAll(ColourFindings.offCard(sheet));
+        findings.addAll(ColourFindings.lostStops(sheet));
         return List.copyOf(findings);
     }
 }

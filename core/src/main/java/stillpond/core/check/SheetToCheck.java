@@ -35,18 +35,20 @@ record SheetToCheck(Openings openings, Regions regions, Fills fills, Palette pal
         return cells;
     }
 
-    /** By swatch, in rising order. */
+    /** The cells that take a colour from each swatch, in rising order. */
     Map<UUID, List<Integer>> cellsBySwatch() {
         Map<UUID, List<Integer>> cells = new TreeMap<>();
         for (int cell = 0; cell < cellCount(); cell++) {
             int each = cell;
-            swatch(cell)
-                    .ifPresent(swatch -> cells.computeIfAbsent(swatch, any -> new ArrayList<>())
+            fills.of(cell)
+                    .swatches()
+                    .forEach(swatch -> cells.computeIfAbsent(swatch, any -> new ArrayList<>())
                             .add(each));
         }
         return cells;
     }
 
+    /** What a cell wears all over; empty for fills of several colours. */
     Optional<UUID> swatch(int cell) {
         return fills.of(cell) instanceof Fill.Flat flat ? Optional.of(flat.swatch()) : Optional.empty();
     }

@@ -1,35 +1,52 @@
 package stillpond.core.fill;
 
+import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
+import stillpond.core.ink.Placing;
 
-/** What one cell is filled with. */
+/**
+ * What one cell is filled with. A fill names swatches and holds no colour of its own, so that an edit of a swatch reaches everything made from it.
+ *
+ * <p>Two fills are the same if their {@link #text texts} are. Cells with the same gradient or pattern show one picture that runs through all of
+ * them, since its {@link Span} lies on the sheet and not in the cell.
+ */
 public sealed interface Fill {
 
     /** No fill: the paper shows. */
     Fill NONE = new None();
 
     static Fill flat(UUID swatch) {
-        return new Flat(swatch);
+        return new Flat(swatch, Opacity.FULL);
     }
 
     /**
      * Reads what {@link #text} wrote.
      *
-     * @throws IllegalArgumentException if it is neither {@code none} nor the id of a swatch
+     * @throws IllegalArgumentException with a message for the user if it is no fill
      */
     static Fill ofText(String text) {
-        if (text.equals("none")) {
-            return NONE;
-        }
-        try {
-            return flat(UUID.fromString(text));
-        } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException("A fill is 'none' or the id of a swatch, not '" + text + "'.", e);
-        }
+        return FillText.read(text);
     }
 
-    /** The form that is stored and sent. */
+    /** The form that is stored and sent; docs/formats.md describes it. */
     String text();
+
+    /** The swatches that it takes colours from, in the order in which it names them, each once. */
+    List<UUID> swatches();
+
+    /** The same fill with other swatches in the place of its own. */
+    Fill wearing(UnaryOperator<UUID> instead);
+
+    /**
+     * The same fill on another drawing of the page.
+     *
+     * @param there where the other drawing's pixels lie in the one that this fill is on
+     */
+    default Fill seenFrom(Placing there) {
+        return this;
+    }
 
     /** See {@link Fill#NONE}. */
     record None() implements Fill {
@@ -37,13 +54,129 @@ public sealed interface Fill {
         public String text() {
             return "none";
         }
+
+        @Override
+        public List<UUID> swatches() {
+            return List.of();
+        }
+
+        @Override
+        public Fill wearing(UnaryOperator<UUID> instead) {
+            return this;
+        }
     }
 
     /** One even colour: whatever the swatch is. */
-    record Flat(UUID swatch) implements Fill {
+    record Flat(UUID swatch, Opacity opacity) implements Fill {
         @Override
         public String text() {
-            return swatch.toString();
+            return opacity.equals(Opacity.FULL) ? swatch.toString() : "flat " + opacity.text() + " " + swatch;
+        }
+
+        @Override
+        public List<UUID> swatches() {
+            return List.of(swatch);
+        }
+
+        @Override
+        public Fill wearing(UnaryOperator<UUID> instead) {
+            return new Flat(instead.apply(swatch), opacity);
+        }
+    }
+
+    /** How the colours of a gradient run along its span. */
+    enum Course {
+        /** Across the span, even along every line at a right angle to it. */
+        LINEAR,
+        /** In circles around the start of the span; its end lies on the last one. */
+        RADIAL
+    }
+
+    /**
+     * Colours that run into each other, in OKLab; before the first stop and beyond the last there is that stop's colour.
+     *
+     * @param stops 2 to 16, along the span
+     */
+    record Gradient(Course course, Span span, List<Stop> stops, Opacity opacity) implements Fill {
+
+        private static final int MOST_STOPS = 16;
+
+        public Gradient {
+            stops = List.copyOf(stops);
+            if (stops.size() < 2 || stops.size() > MOST_STOPS) {
+                throw new IllegalArgumentException("A gradient has 2 to " + MOST_STOPS + " stops.");
+            }
+            for (int i = 1; i < stops.size(); i++) {
+                if (stops.get(i).percent() < stops.get(i - 1).percent()) {
+                    throw new IllegalArgumentException("The stops of a gradient stand in their order.");
+                }
+            }
+        }
+
+        @Override
+        public String text() {
+            return FillText.of(course.name().toLowerCase(Locale.ROOT), this);
+        }
+
+        @Override
+        public List<UUID> swatches() {
+            return stops.stream().map(Stop::swatch).distinct().toList();
+        }
+
+        @Override
+        public Fill wearing(UnaryOperator<UUID> instead) {
+            List<Stop> others = stops.stream()
+                    .map(stop -> new Stop(stop.percent(), instead.apply(stop.swatch())))
+                    .toList();
+            return new Gradient(course, span, others, opacity);
+        }
+
+        @Override
+        public Fill seenFrom(Placing there) {
+            return new Gradient(course, span.seenFrom(there), stops, opacity);
+        }
+    }
+
+    /**
+     * A motif that is repeated over the sheet.
+     *
+     * @param motif the name of one of ours, or the id of one that somebody brought
+     * @param span from a corner of one repeat to the next corner along its upper side: where it lies, how large it is and how it is turned
+     * @param mirrored whether each repeat is seen in a mirror
+     * @param inks swatches for the colours of the motif, 1 to 4
+     */
+    record Pattern(String motif, Span span, boolean mirrored, List<UUID> inks, Opacity opacity) implements Fill {
+
+        private static final int MOST_INKS = 4;
+
+        public Pattern {
+            inks = List.copyOf(inks);
+            if (inks.isEmpty() || inks.size() > MOST_INKS) {
+                throw new IllegalArgumentException("A pattern has 1 to " + MOST_INKS + " colours.");
+            }
+            if (!motif.matches("[a-z0-9-]{1,40}")) {
+                throw new IllegalArgumentException("'" + motif + "' is no name of a motif.");
+            }
+        }
+
+        @Override
+        public String text() {
+            return FillText.of(this);
+        }
+
+        @Override
+        public List<UUID> swatches() {
+            return inks.stream().distinct().toList();
+        }
+
+        @Override
+        public Fill wearing(UnaryOperator<UUID> instead) {
+            return new Pattern(motif, span, mirrored, inks.stream().map(instead).toList(), opacity);
+        }
+
+        @Override
+        public Fill seenFrom(Placing there) {
+            return new Pattern(motif, span.seenFrom(there), mirrored, inks, opacity);
         }
     }
 }

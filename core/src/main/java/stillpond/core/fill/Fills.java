@@ -6,7 +6,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.UUID;
 
 /** The fills of a layer's cells at one moment; a cell that is not in it wears {@link Fill#NONE}. */
 public final class Fills {
@@ -57,6 +59,17 @@ public final class Fills {
             }
         });
         return new Change(swaps);
+    }
+
+    /** The change that lets whatever wears one swatch, in a flat fill or in any other, wear another. */
+    public Change replacing(UUID swatch, UUID by) {
+        Map<Integer, Fill> replaced = new TreeMap<>();
+        fillOfCell.forEach((cell, fill) -> {
+            if (fill.swatches().contains(swatch)) {
+                replaced.put(cell, fill.wearing(each -> each.equals(swatch) ? by : each));
+            }
+        });
+        return laying(replaced);
     }
 
     /** The change that makes these fills wear what others wear. */

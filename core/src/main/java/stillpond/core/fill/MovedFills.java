@@ -30,8 +30,9 @@ public record MovedFills(Fills fills, List<Integer> lost) {
                 areas.computeIfAbsent(freshCell, cell -> new HashMap<>()).merge(fills.of(oldCell), pixels, Long::sum));
         Map<Integer, Fill> moved = new HashMap<>();
         areas.forEach((cell, byFill) -> moved.put(cell, mostWorn(byFill)));
-        Fills result = Fills.of(moved);
-        return new MovedFills(result, lost(fills, overlaps, result));
+        List<Integer> lost = lost(fills, overlaps, Fills.of(moved));
+        moved.replaceAll((cell, fill) -> fill.seenFrom(placing));
+        return new MovedFills(Fills.of(moved), lost);
     }
 
     private static PairCounts overlaps(CellPlane old, CellPlane fresh, Placing placing) {

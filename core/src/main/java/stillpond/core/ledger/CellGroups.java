@@ -51,24 +51,35 @@ public record CellGroups(List<CellGroup> groups) {
         return withoutEmpty(all);
     }
 
-    /** Makes a group for each colour that cells in no group wear, behind the others, in the order of the cards; named from part and card. */
+    /** Makes a group for each fill that cells in no group wear, behind the others, in the order of the cards; named from part and card. */
     public CellGroups forEachColour(Fills fills, int cellCount, Palette palette) {
         Set<Integer> grouped = new HashSet<>();
         groups.forEach(group -> grouped.addAll(group.cells()));
-        Map<UUID, List<Integer>> cells = new LinkedHashMap<>();
-        palette.cards().forEach(card -> card.swatches().forEach(swatch -> cells.put(swatch.id(), new ArrayList<>())));
+        Map<Fill, List<Integer>> cells = new LinkedHashMap<>();
+        palette.cards()
+                .forEach(card ->
+                        card.swatches().forEach(swatch -> cells.put(Fill.flat(swatch.id()), new ArrayList<>())));
         IntStream.range(0, cellCount)
                 .filter(cell -> !grouped.contains(cell))
-                .filter(cell -> fills.of(cell) instanceof Fill.Flat)
-                .forEach(cell -> cells.computeIfAbsent(((Fill.Flat) fills.of(cell)).swatch(), any -> new ArrayList<>())
+                .filter(cell -> !fills.of(cell).equals(Fill.NONE))
+                .forEach(cell -> cells.computeIfAbsent(fills.of(cell), any -> new ArrayList<>())
                         .add(cell));
         List<CellGroup> all = new ArrayList<>(groups);
-        cells.forEach((swatch, wearing) -> {
+        cells.forEach((fill, wearing) -> {
             if (!wearing.isEmpty()) {
-                all.add(new CellGroup(UUID.randomUUID(), name(palette, swatch), false, false, wearing));
+                all.add(new CellGroup(UUID.randomUUID(), name(palette, fill), false, false, wearing));
             }
         });
         return new CellGroups(all);
+    }
+
+    private static String name(Palette palette, Fill fill) {
+        List<UUID> swatches = fill.swatches();
+        String first = name(palette, swatches.get(0));
+        if (fill instanceof Fill.Gradient) {
+            return first + " to " + name(palette, swatches.get(swatches.size() - 1));
+        }
+        return fill instanceof Fill.Pattern pattern ? pattern.motif() + " in " + first : first;
     }
 
     private static String name(Palette palette, UUID id) {

@@ -1,6 +1,6 @@
 package stillpond.core.render;
 
-import java.util.function.IntUnaryOperator;
+import java.util.function.IntBinaryOperator;
 import java.util.stream.IntStream;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.ink.InkPlane;
@@ -13,10 +13,12 @@ public final class SheetPainter {
 
     private SheetPainter() {}
 
-    /** The flats alone: every pixel has exactly its cell's colour, or is transparent; nothing is antialiased and no ink shows. */
+    /**
+     * The flats alone: no ink shows and no edge is antialiased. A flat fill has exactly its colour in every pixel; gradients and patterns have theirs;
+     * where a fill is not opaque, neither is the picture.
+     */
     public static Picture flats(CellPlane cells, CellColours colours) {
-        int[] numbers = cells.numbers();
-        return paint(cells, i -> colours.argbOf(numbers[i]));
+        return paint(cells, (i, colour) -> colour, colours);
     }
 
     /** The sheet as it looks: black ink over flats over white paper, blended in gamma-encoded sRGB as the ink was drawn. */
@@ -24,23 +26,36 @@ public final class SheetPainter {
         if (ink.widthPx() != cells.widthPx() || ink.heightPx() != cells.heightPx()) {
             throw new IllegalArgumentException("Ink and cells are of different sizes.");
         }
-        int[] numbers = cells.numbers();
         byte[] density = ink.density();
-        return paint(cells, i -> {
-            int colour = colours.argbOf(numbers[i]);
-            return underInk(colour == CellColours.CLEAR ? WHITE : colour, density[i] & 0xff);
-        });
+        return paint(cells, (i, colour) -> underInk(overPaper(colour), density[i] & 0xff), colours);
     }
 
-    private static Picture paint(CellPlane cells, IntUnaryOperator argbOfPixel) {
+    private static Picture paint(CellPlane cells, IntBinaryOperator finish, CellColours colours) {
         int width = cells.widthPx();
-        int[] argb = new int[cells.numbers().length];
+        int[] numbers = cells.numbers();
+        int[] argb = new int[numbers.length];
         IntStream.range(0, cells.heightPx()).parallel().forEach(y -> {
-            for (int i = y * width, end = i + width; i < end; i++) {
-                argb[i] = argbOfPixel.applyAsInt(i);
+            for (int x = 0, i = y * width; x < width; x++, i++) {
+                argb[i] = finish.applyAsInt(i, colours.argbOf(numbers[i], x, y));
             }
         });
         return new Picture(width, cells.heightPx(), argb);
+    }
+
+    private static int overPaper(int argb) {
+        int opacity = argb >>> 24;
+        if (opacity == 255) {
+            return argb;
+        }
+        return opacity == 0
+                ? WHITE
+                : over(argb >> 16 & 0xff, opacity) << 16
+                        | over(argb >> 8 & 0xff, opacity) << 8
+                        | over(argb & 0xff, opacity);
+    }
+
+    private static int over(int channel, int opacity) {
+        return (channel * opacity + 255 * (255 - opacity) + 127) / 255;
     }
 
     private static int underInk(int argb, int density) {

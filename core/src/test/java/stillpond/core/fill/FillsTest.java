@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import stillpond.core.ink.Placing;
 
 class FillsTest {
 
@@ -46,6 +47,60 @@ class FillsTest {
         assertThat(Fill.ofText(COAT.text())).isEqualTo(COAT);
         assertThat(Fill.ofText("none")).isEqualTo(Fill.NONE);
         assertThatThrownBy(() -> Fill.ofText("green")).hasMessageContaining("'green'");
+    }
+
+    @Test
+    void everyKindOfFillComesBackFromItsText() {
+        String coat = COAT.text();
+        String scarf = SCARF.text();
+        for (String text : List.of(
+                "flat 40% " + coat,
+                "linear 100% 10 -20 300 40 0% " + coat + " 50% " + scarf + " 100% " + coat,
+                "radial 70% 10 20 30 40 0% " + coat + " 100% " + scarf,
+                "pattern 100% 0 0 64 0 tide mirrored " + coat + " " + scarf)) {
+            assertThat(Fill.ofText(text).text()).isEqualTo(text);
+        }
+        assertThat(Fill.ofText("flat 100% " + coat)).isEqualTo(COAT);
+    }
+
+    @Test
+    void whatIsNoFillIsRefusedWithTheReason() {
+        String coat = COAT.text();
+        for (String text : List.of(
+                "linear 100% 1 2 3 4 0% " + coat,
+                "linear 100% 1 2 1 2 0% " + coat + " 100% " + coat,
+                "linear 100% 1 2 3 4 60% " + coat + " 40% " + coat,
+                "linear 0% 1 2 3 4 0% " + coat + " 100% " + coat,
+                "pattern 100% 1 2 3 4 ../waves plain " + coat,
+                "pattern 100% 1 2 3 4 tide plain",
+                "radial 100% 1 2 x 4 0% " + coat + " 100% " + coat,
+                "flat 40%")) {
+            assertThatThrownBy(() -> Fill.ofText(text))
+                    .isInstanceOf(IllegalArgumentException.class)
+                    .hasMessageContaining("is no fill");
+        }
+    }
+
+    @Test
+    void replacingASwatchReachesStopsAndPatterns() {
+        UUID coat = COAT.swatches().get(0);
+        UUID scarf = SCARF.swatches().get(0);
+        UUID other = new UUID(0, 5);
+        Fill gradient = Fill.ofText("linear 100% 0 0 9 0 0% " + coat + " 100% " + other);
+        Fill pattern = Fill.ofText("pattern 100% 0 0 64 0 tide plain " + other + " " + coat);
+        Fills fills = Fills.of(Map.of(1, COAT, 2, gradient, 3, pattern, 4, Fill.flat(other)));
+        Fills replaced = fills.after(fills.replacing(coat, scarf));
+        assertThat(replaced.of(1)).isEqualTo(SCARF);
+        assertThat(replaced.of(2).swatches()).containsExactly(scarf, other);
+        assertThat(replaced.of(3).swatches()).containsExactly(other, scarf);
+        assertThat(replaced.of(4)).isEqualTo(Fill.flat(other));
+    }
+
+    @Test
+    void aGradientStaysInItsPlaceOnALargerScan() {
+        Fill gradient = Fill.ofText("linear 100% 10 20 110 20 0% " + COAT.text() + " 100% " + SCARF.text());
+        Fill there = gradient.seenFrom(new Placing(0.5, 0.5, -5, 0));
+        assertThat(((Fill.Gradient) there).span()).isEqualTo(new Span(30, 40, 230, 40));
     }
 
     /** Any length of work, undone to the start and done again, passes through the same states. */

@@ -26,7 +26,10 @@ class SheetPainterTest {
     private final InkPlane ink = Grid.ink("...#....", "...#....", "...#....");
     private final CellMap map = CellMap.of(ink);
     private final CellColours colours = CellColours.of(
-            Fills.of(Map.of(0, Fill.flat(COAT.id()))), PALETTE, map.cells().size());
+            Fills.of(Map.of(0, Fill.flat(COAT.id()))),
+            PALETTE,
+            Motifs.NONE,
+            map.cells().size());
 
     @Test
     void flatsRunUnderTheInkAndNothingIsBlended() {
@@ -46,7 +49,7 @@ class SheetPainterTest {
 
     @Test
     void aFillWhoseSwatchIsGoneShowsPaper() {
-        CellColours gone = CellColours.of(Fills.of(Map.of(0, Fill.flat(new UUID(0, 2)))), PALETTE, 2);
+        CellColours gone = CellColours.of(Fills.of(Map.of(0, Fill.flat(new UUID(0, 2)))), PALETTE, Motifs.NONE, 2);
         assertThat(SheetPainter.flats(map.plane(), gone).argbAt(0, 0)).isZero();
     }
 

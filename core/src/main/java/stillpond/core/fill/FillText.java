@@ -1,0 +1,93 @@
+package stillpond.core.fill;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+
+/** The written form of fills: words with a space between; numbers are whole. */
+final class FillText {
+
+    private FillText() {}
+
+    static String of(String kind, Fill.Gradient gradient) {
+        StringBuilder text = start(kind, gradient.opacity(), gradient.span());
+        gradient.stops()
+                .forEach(stop ->
+                        text.append(' ').append(stop.percent()).append("% ").append(stop.swatch()));
+        return text.toString();
+    }
+
+    static String of(Fill.Pattern pattern) {
+        StringBuilder text = start("pattern", pattern.opacity(), pattern.span())
+                .append(' ')
+                .append(pattern.motif())
+                .append(pattern.mirrored() ? " mirrored" : " plain");
+        pattern.inks().forEach(ink -> text.append(' ').append(ink));
+        return text.toString();
+    }
+
+    private static StringBuilder start(String kind, Opacity opacity, Span span) {
+        return new StringBuilder(kind)
+                .append(' ')
+                .append(opacity.text())
+                .append(' ')
+                .append(span.x1())
+                .append(' ')
+                .append(span.y1())
+                .append(' ')
+                .append(span.x2())
+                .append(' ')
+                .append(span.y2());
+    }
+
+    static Fill read(String text) {
+        String[] words = text.split(" ");
+        try {
+            return switch (words[0]) {
+                case "none" -> Fill.NONE;
+                case "flat" -> new Fill.Flat(UUID.fromString(words[2]), opacity(words[1]));
+                case "linear", "radial" -> gradient(words);
+                case "pattern" -> pattern(words);
+                default -> Fill.flat(UUID.fromString(text));
+            };
+        } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
+            throw new IllegalArgumentException("'" + text + "' is no fill. " + e.getMessage(), e);
+        }
+    }
+
+    private static Fill gradient(String[] words) {
+        List<Stop> stops = new ArrayList<>();
+        for (int i = 6; i < words.length; i += 2) {
+            stops.add(new Stop(percent(words[i]), UUID.fromString(words[i + 1])));
+        }
+        return new Fill.Gradient(
+                Fill.Course.valueOf(words[0].toUpperCase(Locale.ROOT)), span(words), stops, opacity(words[1]));
+    }
+
+    private static Fill pattern(String[] words) {
+        List<UUID> inks =
+                Arrays.stream(words, 8, words.length).map(UUID::fromString).toList();
+        return new Fill.Pattern(words[6], span(words), words[7].equals("mirrored"), inks, opacity(words[1]));
+    }
+
+    private static Span span(String[] words) {
+        return new Span(
+                Integer.parseInt(words[2]),
+                Integer.parseInt(words[3]),
+                Integer.parseInt(words[4]),
+                Integer.parseInt(words[5]));
+    }
+
+    private static Opacity opacity(String word) {
+        return new Opacity(percent(word));
+    }
+
+    private static int percent(String word) {
+        if (!word.endsWith("%")) {
+            throw new IllegalArgumentException("'" + word + "' is no percentage.");
+        }
+        return Integer.parseInt(word.substring(0, word.length() - 1));
+    }
+}

@@ -1,0 +1,106 @@
+package stillpond.core.format;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import stillpond.core.ink.Picture;
+import stillpond.core.render.Motif;
+
+/** Makes a motif out of an SVG of one repeat: its even colours, up to four, become the colours that swatches are given for. */
+public final class MotifReader {
+
+    /** Drawn so much larger than kept, so that its edges are soft. */
+    private static final int FINER = 4;
+
+    private static final int MOST_COLOURS = 4;
+    /** A colour of the drawing, and not only of soft edges, has at least this share of it. */
+    private static final double LEAST_SHARE = 0.004;
+
+    private MotifReader() {}
+
+    /** @throws UnreadableFile with a message for the user */
+    public static Motif read(byte[] svg) {
+        int side = Motif.SIDE * FINER;
+        Picture drawn = new SvgReader(ImageLimits.DEFAULT.withVectorLongSide(side)).read(svg);
+        if (drawn.widthPx() != side || drawn.heightPx() != side) {
+            throw new UnreadableFile("A pattern is a square that repeats: give the SVG a square view box.");
+        }
+        int[] rgb = onWhite(drawn.argb());
+        int[] colours = colours(rgb);
+        int[] inks = new int[rgb.length];
+        for (int i = 0; i < rgb.length; i++) {
+            inks[i] = nearest(colours, rgb[i]);
+        }
+        return new Motif(colours.length, shares(inks, side));
+    }
+
+    private static int[] onWhite(int[] argb) {
+        int[] rgb = new int[argb.length];
+        for (int i = 0; i < argb.length; i++) {
+            int opacity = argb[i] >>> 24;
+            for (int shift = 0; shift <= 16; shift += 8) {
+                int channel = ((argb[i] >> shift & 0xff) * opacity + 255 * (255 - opacity) + 127) / 255;
+                rgb[i] |= channel << shift;
+            }
+        }
+        return rgb;
+    }
+
+    /** The colours of most of the drawing, largest first. */
+    private static int[] colours(int[] rgb) {
+        Map<Integer, Integer> counts = new HashMap<>();
+        for (int each : rgb) {
+            counts.merge(each, 1, Integer::sum);
+        }
+        List<Integer> colours = counts.entrySet().stream()
+                .filter(entry -> entry.getValue() >= LEAST_SHARE * rgb.length)
+                .sorted(Comparator.comparingInt((Map.Entry<Integer, Integer> entry) -> -entry.getValue())
+                        .thenComparing(Map.Entry::getKey))
+                .map(Map.Entry::getKey)
+                .toList();
+        if (colours.isEmpty()) {
+            throw new UnreadableFile("This pattern has no even colours; gradients and photographs cannot be one.");
+        }
+        if (colours.size() > MOST_COLOURS) {
+            throw new UnreadableFile("This pattern has " + colours.size() + " colours; up to " + MOST_COLOURS
+                    + " can be given swatches.");
+        }
+        return colours.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    private static int nearest(int[] colours, int rgb) {
+        int nearest = 0;
+        int least = Integer.MAX_VALUE;
+        for (int i = 0; i < colours.length; i++) {
+            int away = 0;
+            for (int shift = 0; shift <= 16; shift += 8) {
+                int step = (colours[i] >> shift & 0xff) - (rgb >> shift & 0xff);
+                away += step * step;
+            }
+            if (away < least) {
+                least = away;
+                nearest = i;
+            }
+        }
+        return nearest;
+    }
+
+    private static int[] shares(int[] inks, int side) {
+        int[] counts = new int[Motif.SIDE * Motif.SIDE * MOST_COLOURS];
+        for (int y = 0; y < side; y++) {
+            for (int x = 0; x < side; x++) {
+                int place = y / FINER * Motif.SIDE + x / FINER;
+                counts[place * MOST_COLOURS + inks[y * side + x]]++;
+            }
+        }
+        int[] shares = new int[Motif.SIDE * Motif.SIDE];
+        for (int place = 0; place < shares.length; place++) {
+            for (int ink = 1; ink < MOST_COLOURS; ink++) {
+                int share = counts[place * MOST_COLOURS + ink] * 255 / (FINER * FINER);
+                shares[place] |= share << 8 * (MOST_COLOURS - 1 - ink);
+            }
+        }
+        return shares;
+    }
+}

@@ -1,0 +1,12 @@
+package stillpond.core.render;
+
+/** The colour that a fill shows at each place of a sheet, for fills that are not one colour all over. */
+interface Look {
+
+    /**
+     * @param x in sheet pixels
+     * @param pixelPx how wide a pixel of the picture that is painted is, in sheet pixels
+     * @return 0xAARRGGBB, not premultiplied
+     */
+    int argbAt(double x, double y, double pixelPx);
+}

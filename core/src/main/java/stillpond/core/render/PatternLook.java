@@ -1,0 +1,50 @@
+package stillpond.core.render;
+
+import java.util.List;
+import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Span;
+
+/** See {@link Fill.Pattern}. */
+final class PatternLook implements Look {
+
+    private final Fill.Pattern pattern;
+    private final Motif motif;
+    private final List<Srgb> colours;
+
+    /** @param colours one for each colour of the motif, or fewer: then the last one stands for the rest */
+    PatternLook(Fill.Pattern pattern, Motif motif, List<Srgb> colours) {
+        this.pattern = pattern;
+        this.motif = motif;
+        this.colours = List.copyOf(colours);
+    }
+
+    @Override
+    public int argbAt(double x, double y, double pixelPx) {
+        Span span = pattern.span();
+        double side = span.lengthPx();
+        double cos = (span.x2() - span.x1()) / side;
+        double sin = (span.y2() - span.y1()) / side;
+        double across = ((x - span.x1()) * cos + (y - span.y1()) * sin) / side;
+        double down = ((y - span.y1()) * cos - (x - span.x1()) * sin) / side;
+        int level = (int) Math.round(Math.log(Motif.SIDE * pixelPx / side) / Math.log(2));
+        return blend(motif.at(pattern.mirrored() ? -across : across, down, level));
+    }
+
+    private int blend(int shares) {
+        int[] parts = {0, shares >> 16 & 0xff, shares >> 8 & 0xff, shares & 0xff};
+        parts[0] = Math.max(0, 255 - parts[1] - parts[2] - parts[3]);
+        double sum = parts[0] + parts[1] + parts[2] + parts[3];
+        double red = 0;
+        double green = 0;
+        double blue = 0;
+        for (int ink = 0; ink < parts.length; ink++) {
+            Srgb colour = colours.get(Math.min(ink, colours.size() - 1));
+            red += parts[ink] / sum * colour.red();
+            green += parts[ink] / sum * colour.green();
+            blue += parts[ink] / sum * colour.blue();
+        }
+        int alpha = Math.round(255 * pattern.opacity().percent() / 100f);
+        return alpha << 24 | (int) Math.round(red) << 16 | (int) Math.round(green) << 8 | (int) Math.round(blue);
+    }
+}
