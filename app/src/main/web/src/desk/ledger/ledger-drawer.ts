@@ -57,14 +57,19 @@ export class LedgerDrawer {
 
   private renew(): void {
     this.offerGroups();
-    const rows = ledgerOf(this.regions, this.fills, this.order.value as Order, this.meant());
+    const everywhere = ledgerOf(this.regions, this.fills, this.order.value as Order, () => true);
+    this.button.querySelector(".count")!.textContent = String(
+      everywhere.filter((row) => row.isSwatch).length,
+    );
     this.frame.show(this.isOpen && ["inside", "beside"].includes(this.where.value));
-    const inUse = rows.filter((row) => row.isSwatch).length;
-    this.button.querySelector(".count")!.textContent = String(inUse);
     if (this.place.hidden) {
       this.view.light(undefined);
       return;
     }
+    const isFiltered = this.where.value !== "everywhere";
+    const rows = isFiltered
+      ? ledgerOf(this.regions, this.fills, this.order.value as Order, this.meant())
+      : everywhere;
     byId("ledger-rows").replaceChildren(...rows.map((row) => this.row(row)));
     const twins = nearTwins(rows, Number(this.threshold.value));
     byId("twins-none").hidden = twins.length > 0;
