@@ -1,0 +1,144 @@
+package stillpond.bench.carry;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import stillpond.core.carry.Carry;
+import stillpond.core.carry.Drawing;
+import stillpond.core.cell.Cell;
+
+/** How well carry does on cases, beside taking the swatch at the same relative place. */
+record CarryScore(
+        int regions,
+        double area,
+        int right,
+        double rightArea,
+        int sure,
+        int sureRight,
+        double sureArea,
+        double sureRightArea,
+        int placed,
+        double placedArea,
+        int laidOnNothing,
+        int nothing) {
+
+    static final double SURE = 0.9;
+    static final CarryScore NONE = new CarryScore(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
+
+    static CarryScore of(CarryCase drawn) {
+        int[] labels = drawn.from().byRegion();
+        int[] truth = drawn.to().byRegion();
+        int[] paper = drawn.to().paper();
+        Drawing from = Drawing.of(drawn.from().openings().cells(), drawn.from().regions());
+        Drawing to = Drawing.of(drawn.to().openings().cells(), drawn.to().regions());
+        int[] proposed = new int[truth.length];
+        double[] confidence = new double[truth.length];
+        for (Carry.Proposal proposal : Carry.between(from, labels, to)) {
+            proposed[proposal.region()] = proposal.choices().get(0).label();
+            confidence[proposal.region()] = proposal.confidence();
+        }
+        int[] placed = samePlace(drawn, labels);
+        CarryScore score = NONE;
+        for (int region = 0; region < truth.length; region++) {
+            score = score.with(truth[region], proposed[region], confidence[region], placed[region], paper[region]);
+        }
+        return score;
+    }
+
+    private CarryScore with(int truth, int proposed, double confidence, int placed, int paper) {
+        boolean isSure = proposed > 0 && confidence >= SURE;
+        if (truth < 0) {
+            return new CarryScore(
+                    regions,
+                    area,
+                    right,
+                    rightArea,
+                    sure,
+                    sureRight,
+                    sureArea,
+                    sureRightArea,
+                    placed(),
+                    placedArea,
+                    laidOnNothing + (isSure ? 1 : 0),
+                    nothing + 1);
+        }
+        boolean isRight = truth == proposed;
+        boolean isPlaced = truth == placed;
+        return new CarryScore(
+                regions + 1,
+                area + paper,
+                right + (isRight ? 1 : 0),
+                rightArea + (isRight ? paper : 0),
+                sure + (isSure ? 1 : 0),
+                sureRight + (isSure && isRight ? 1 : 0),
+                sureArea + (isSure ? paper : 0),
+                sureRightArea + (isSure && isRight ? paper : 0),
+                this.placed + (isPlaced ? 1 : 0),
+                placedArea + (isPlaced ? paper : 0),
+                laidOnNothing,
+                nothing);
+    }
+
+    CarryScore plus(CarryScore other) {
+        return new CarryScore(
+                regions + other.regions,
+                area + other.area,
+                right + other.right,
+                rightArea + other.rightArea,
+                sure + other.sure,
+                sureRight + other.sureRight,
+                sureArea + other.sureArea,
+                sureRightArea + other.sureRightArea,
+                placed + other.placed,
+                placedArea + other.placedArea,
+                laidOnNothing + other.laidOnNothing,
+                nothing + other.nothing);
+    }
+
+    /** For each region of the second drawing the label at the same place of the first, both taken relative to the box of all that has a label. */
+    private static int[] samePlace(CarryCase drawn, int[] labels) {
+        int[] from = drawn.from().box();
+        int[] to = drawn.to().box();
+        int width = drawn.from().ink().widthPx();
+        int[] placed = new int[drawn.to().regions().count()];
+        List<Cell> deepest = new ArrayList<>();
+        for (int i = 0; i < placed.length; i++) {
+            deepest.add(null);
+        }
+        for (Cell cell : drawn.to().openings().cells().cells()) {
+            int region = drawn.to().regions().of(cell.number());
+            if (deepest.get(region) == null || deepest.get(region).depthPx() < cell.depthPx()) {
+                deepest.set(region, cell);
+            }
+        }
+        for (int region = 0; region < placed.length; region++) {
+            Cell cell = deepest.get(region);
+            double x = (cell.deepestX() + 0.5 - to[0]) / (to[2] - to[0]);
+            double y = (cell.deepestY() + 0.5 - to[1]) / (to[3] - to[1]);
+            int fromX = (int) Math.min(from[2] - 1, Math.max(from[0], from[0] + x * (from[2] - from[0])));
+            int fromY = (int) Math.min(from[3] - 1, Math.max(from[1], from[1] + y * (from[3] - from[1])));
+            int there = drawn.from()
+                    .regions()
+                    .of(drawn.from().openings().cells().plane().numberAt(fromX, fromY));
+            placed[region] = labels[there];
+        }
+        return placed;
+    }
+
+    String line(String what) {
+        return String.format(
+                Locale.ROOT,
+                "%-26s %5d regions: right %.3f of regions, %.3f of area; sure %.3f of regions, of these right %.3f (%.3f of area); same place %.3f, %.3f; sure where nothing is known %d of %d",
+                what,
+                regions,
+                right / (double) regions,
+                rightArea / area,
+                sure / (double) regions,
+                sureRight / (double) Math.max(1, sure),
+                sureRightArea / Math.max(1, sureArea),
+                placed / (double) regions,
+                placedArea / area,
+                laidOnNothing,
+                nothing);
+    }
+}
