@@ -18,6 +18,7 @@ import { Overlay } from "./gaps/overlay";
 import { Pockets } from "./gaps/pockets";
 import { ReachSlider } from "./gaps/reach-slider";
 import { waitUntilSharp } from "./gaps/sharpening";
+import { CarryDrawer } from "./carry/carry-drawer";
 import { CheckDrawer } from "./check/check-drawer";
 import { Groups } from "./ledger/groups";
 import { LedgerDrawer } from "./ledger/ledger-drawer";
@@ -105,7 +106,9 @@ async function open(): Promise<void> {
   const groups = new Groups(path, regions, fills, work, hand, view, gathering);
   const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay);
   const check = new CheckDrawer(path, regions, fills, work, hand, view, crop, (cells) => kinds.open(cells));
-  const column = new Column({ gaps: drawer, ledger, check });
+  const carry = new CarryDrawer(path, regions, fills, work, hand, view, gathering, crop);
+  hand.cell.listen((cell) => carry.pointAt(cell));
+  const column = new Column({ gaps: drawer, carry, ledger, check });
   new ReachSlider(regions, work);
   const pockets = new Pockets(regions, fills, work, hand);
   const leak = new Leak(path, regions, work, overlay, view, (cell) => hand.layOn(cell, hand.present.get()));
@@ -118,10 +121,10 @@ async function open(): Promise<void> {
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
   const gapKeys: Record<string, () => void> = {
     g: () => column.toggle("gaps"),
-    j: () => drawer.step(1),
-    k: () => drawer.step(-1),
-    d: () => (leak.isOpen ? leak.damAndFill() : drawer.say("SHUT")),
-    l: () => drawer.say("OPEN"),
+    j: () => (carry.isBusy ? carry : drawer).step(1),
+    k: () => (carry.isBusy ? carry : drawer).step(-1),
+    d: () => (carry.isBusy ? carry.take() : leak.isOpen ? leak.damAndFill() : drawer.say("SHUT")),
+    l: () => (carry.isBusy ? carry.nextChoice() : drawer.say("OPEN")),
     i: () => drawer.say("INKED"),
     w: () => hand.step(1),
     q: () => hand.step(-1),
@@ -131,6 +134,7 @@ async function open(): Promise<void> {
     f: () => hand.takeTool(hand.gathering.get() ? "fill" : "gather"),
     r: () => void gathering.ground(),
     h: () => column.toggle("ledger"),
+    "shift h": () => column.toggle("carry"),
     y: () => column.toggle("check"),
     t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
   };

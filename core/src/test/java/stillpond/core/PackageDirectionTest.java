@@ -24,6 +24,7 @@ class PackageDirectionTest {
             "fill",
             "ledger",
             "adopt",
+            "carry",
             "check",
             "render",
             "format");

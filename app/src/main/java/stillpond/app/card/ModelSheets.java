@@ -11,7 +11,7 @@ import stillpond.app.sheet.Sheet;
 /** The sheet that a card is judged by. */
 @Component
 @Transactional
-class ModelSheets {
+public class ModelSheets {
 
     private final JdbcClient jdbc;
 
@@ -19,7 +19,7 @@ class ModelSheets {
         this.jdbc = jdbc;
     }
 
-    void choose(UUID card, UUID sheet) {
+    public void choose(UUID card, UUID sheet) {
         jdbc.sql("update card set model_sheet_id = ? where id = ?")
                 .params(sheet, card)
                 .update();

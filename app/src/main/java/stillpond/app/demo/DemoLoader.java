@@ -14,6 +14,7 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.account.Accounts;
+import stillpond.app.card.ModelSheets;
 import stillpond.app.card.ReferencePictures;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
@@ -40,6 +41,9 @@ import tools.jackson.databind.json.JsonMapper;
 @ConditionalOnProperty(name = "pond.demo", havingValue = "true")
 class DemoLoader implements ApplicationRunner {
 
+    /** What the title of a character's model sheet ends with. */
+    private static final String MODEL = ", model sheet";
+
     private static final String REFERENCE = "marsh-at-noon.jpg";
 
     private final Accounts accounts;
@@ -50,6 +54,7 @@ class DemoLoader implements ApplicationRunner {
     private final SheetChanges changes;
     private final Planes planes;
     private final ReferencePictures pictures;
+    private final ModelSheets models;
     private final JsonMapper json;
     private final TransactionTemplate transaction;
 
@@ -62,6 +67,7 @@ class DemoLoader implements ApplicationRunner {
             SheetChanges changes,
             Planes planes,
             ReferencePictures pictures,
+            ModelSheets models,
             JsonMapper json,
             TransactionTemplate transaction) {
         this.accounts = accounts;
@@ -72,6 +78,7 @@ class DemoLoader implements ApplicationRunner {
         this.changes = changes;
         this.planes = planes;
         this.pictures = pictures;
+        this.models = models;
         this.json = json;
         this.transaction = transaction;
     }
@@ -91,9 +98,11 @@ class DemoLoader implements ApplicationRunner {
         UUID project = projects.start(book.title(), lead);
         projects.addMember(project, colourist, Role.COLOURIST);
         Map<String, UUID> swatches = new HashMap<>();
+        Map<String, UUID> cardOfModel = new HashMap<>();
         for (DemoBook.DemoCard demoCard : book.cards()) {
             Card card = demoCard.asCard();
             palettes.add(project, card);
+            cardOfModel.put(card.name() + MODEL, card.id());
             for (Swatch swatch : card.swatches()) {
                 swatches.put(card.name() + "/" + swatch.name(), swatch.id());
             }
@@ -106,6 +115,9 @@ class DemoLoader implements ApplicationRunner {
                         sheets.bring(project, scene.id(), LineArtFile.of(demoSheet.title(), read(demoSheet.file())));
                 Sheet sheet = sharpening.now(project, brought.id());
                 fill(sheet, lead, demoSheet.fills(), swatches);
+                if (cardOfModel.containsKey(sheet.title())) {
+                    models.choose(cardOfModel.get(sheet.title()), sheet.id());
+                }
             }
         }
     }

@@ -8,8 +8,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntFunction;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import stillpond.core.format.ImageLimits;
@@ -31,6 +33,7 @@ final class CarryBench {
             "lanternIsLit",
             "upTheHill",
             "atTheDoor");
+    private static final int MADE = 120;
     private static final String LINE_A = ".a.line.png";
 
     private CarryBench() {}
@@ -42,6 +45,17 @@ final class CarryBench {
             return;
         }
         demo(art);
+        made("bent", PairMaker::bent);
+        made("jointed", PairMaker::jointed);
+    }
+
+    private static void made(String what, IntFunction<CarryCase> maker) {
+        CarryScore score = IntStream.range(0, MADE)
+                .parallel()
+                .mapToObj(maker)
+                .map(CarryScore::of)
+                .reduce(CarryScore.NONE, CarryScore::plus);
+        System.out.println(score.line(MADE + " made, " + what));
     }
 
     private static void folder(Path folder) throws IOException {

@@ -22,7 +22,6 @@ record CarryScore(
         int laidOnNothing,
         int nothing) {
 
-    static final double SURE = 0.9;
     static final CarryScore NONE = new CarryScore(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
 
     static CarryScore of(CarryCase drawn) {
@@ -32,21 +31,21 @@ record CarryScore(
         Drawing from = Drawing.of(drawn.from().openings().cells(), drawn.from().regions());
         Drawing to = Drawing.of(drawn.to().openings().cells(), drawn.to().regions());
         int[] proposed = new int[truth.length];
-        double[] confidence = new double[truth.length];
-        for (Carry.Proposal proposal : Carry.between(from, labels, to)) {
+        boolean[] isSure = new boolean[truth.length];
+        for (Carry.Proposal proposal : Carry.from(List.of(new Carry.Source(from, labels)), to)) {
             proposed[proposal.region()] = proposal.choices().get(0).label();
-            confidence[proposal.region()] = proposal.confidence();
+            isSure[proposal.region()] = proposal.isSure();
         }
         int[] placed = samePlace(drawn, labels);
         CarryScore score = NONE;
         for (int region = 0; region < truth.length; region++) {
-            score = score.with(truth[region], proposed[region], confidence[region], placed[region], paper[region]);
+            score = score.with(truth[region], proposed[region], isSure[region], placed[region], paper[region]);
         }
         return score;
     }
 
-    private CarryScore with(int truth, int proposed, double confidence, int placed, int paper) {
-        boolean isSure = proposed > 0 && confidence >= SURE;
+    private CarryScore with(int truth, int proposed, boolean isCalledSure, int placed, int paper) {
+        boolean isSure = proposed > 0 && isCalledSure;
         if (truth < 0) {
             return new CarryScore(
                     regions,

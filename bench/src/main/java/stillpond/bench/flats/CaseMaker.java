@@ -18,7 +18,7 @@ import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 
 /** Makes drawings whose flats are known, from a seed: the same seed makes the same case on any machine. */
-final class CaseMaker {
+public final class CaseMaker {
 
     private static final double NEARLY_CLOSED = 0.4;
 
@@ -49,7 +49,24 @@ final class CaseMaker {
         List<Motifs.Piece> pieces = Motifs.draw(motif, random).stream()
                 .map(piece -> new Motifs.Piece(piece.area().createTransformedArea(onPage), piece.outline()))
                 .toList();
-        int[] top = top(pieces, side);
+        Inked inked = ink(pieces, style, random);
+        BufferedImage page = inked.page();
+        int[] top = inked.top();
+        Truth truth = Truth.of(top, ink(page), side, side, style.strokePx(), NEARLY_CLOSED);
+        return new Case(name, style.scan() ? scanned(page, random) : page, truth.labels(), truth.regions());
+    }
+
+    /**
+     * A drawing of some pieces.
+     *
+     * @param page 8-bit grey
+     * @param top by pixel, the piece that lies on top; -1 outside
+     */
+    public record Inked(BufferedImage page, int[] top) {}
+
+    /** @param pieces from back to front, in pixels of the page */
+    public static Inked ink(List<Motifs.Piece> pieces, Style style, Random random) {
+        int[] top = top(pieces, style.sidePx());
         Inker inker = new Inker(style, random, top);
         for (int i = 0; i < pieces.size(); i++) {
             if (pieces.get(i).outline() != Motifs.Outline.NONE) {
@@ -57,9 +74,7 @@ final class CaseMaker {
             }
             inker.marks(pieces.get(i), i);
         }
-        BufferedImage page = inker.page();
-        Truth truth = Truth.of(top, ink(page), side, side, style.strokePx(), NEARLY_CLOSED);
-        return new Case(name, style.scan() ? scanned(page, random) : page, truth.labels(), truth.regions());
+        return new Inked(inker.page(), top);
     }
 
     private static int[] top(List<Motifs.Piece> pieces, int side) {

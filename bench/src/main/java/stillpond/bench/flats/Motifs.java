@@ -13,12 +13,12 @@ import java.util.List;
 import java.util.Random;
 
 /** Things to draw, each a stack of shapes from back to front on a field of 1000 x 1000. */
-final class Motifs {
+public final class Motifs {
 
-    record Piece(Area area, Outline outline) {}
+    public record Piece(Area area, Outline outline) {}
 
     /** How the edge of a shape is drawn. */
-    enum Outline {
+    public enum Outline {
         /** All round. */
         WHOLE,
         /** All but its lower end, as where a figure is cut off. */
@@ -35,11 +35,11 @@ final class Motifs {
     }
 
     /** How many motifs there are; the last {@link #HELD_OUT} of them are never fitted to. */
-    static final int COUNT = 16;
+    public static final int COUNT = 16;
 
     static final int HELD_OUT = 4;
 
-    static List<Piece> draw(int motif, Random random) {
+    public static List<Piece> draw(int motif, Random random) {
         Motifs motifs = new Motifs(random);
         switch (motif) {
             case 0 -> motifs.blobs();

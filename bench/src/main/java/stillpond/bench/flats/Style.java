@@ -16,7 +16,7 @@ import java.util.Random;
  * @param marks how many marks that bound nothing are drawn in a shape on average
  * @param scan whether paper, noise and compression of a scan lie over it
  */
-record Style(
+public record Style(
         int sidePx,
         double strokePx,
         double taper,
@@ -28,7 +28,7 @@ record Style(
         double marks,
         boolean scan) {
 
-    static Style random(Random random, boolean heldOut) {
+    public static Style random(Random random, boolean heldOut) {
         int side = heldOut ? 700 + random.nextInt(1300) : 600 + random.nextInt(900);
         double stroke = side / (heldOut ? 50 + 90 * random.nextDouble() : 60 + 70 * random.nextDouble());
         double gappy = random.nextDouble();

@@ -1,0 +1,69 @@
+package stillpond.app.carry;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import stillpond.app.account.SignedIn;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
+import stillpond.core.fill.Fill;
+
+/** Carry, as the desk asks for it. */
+@RestController
+@RequestMapping("/projects/{project}/sheets/{sheet}/carry")
+class CarryController {
+
+    private final SheetCarrying carrying;
+    private final Corrections corrections;
+    private final Sheets sheets;
+
+    CarryController(SheetCarrying carrying, Corrections corrections, Sheets sheets) {
+        this.carrying = carrying;
+        this.corrections = corrections;
+        this.sheets = sheets;
+    }
+
+    record CarryMessage(List<UUID> sources, boolean overFilled) {}
+
+    /** @param source the sheet whose region was misleading, {@code layer} and {@code cell} where on it */
+    record CorrectionMessage(UUID source, UUID layer, int cell, String fill) {}
+
+    @GetMapping("/sources")
+    List<SheetCarrying.SourceSheet> sources(@PathVariable UUID project, @PathVariable UUID sheet) {
+        return carrying.sources(project, sheet);
+    }
+
+    @PostMapping
+    SheetCarrying.Proposals propose(
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody CarryMessage message) {
+        return carrying.propose(project, sheet, message.sources(), message.overFilled());
+    }
+
+    @PostMapping("/sure")
+    SheetCarrying.Laid laySure(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody CarryMessage message) {
+        return carrying.laySure(project, sheet, person.id(), message.sources());
+    }
+
+    @PostMapping("/corrections")
+    void correct(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody CorrectionMessage message) {
+        sheets.get(project, sheet);
+        Sheet source = sheets.get(project, message.source());
+        boolean isOfSource =
+                source.layers().stream().anyMatch(layer -> layer.id().equals(message.layer()));
+        // A source cut anew meanwhile has other cells: then there is nothing to learn.
+        if (isOfSource) {
+            corrections.note(
+                    message.layer(), message.cell(), Fill.ofText(message.fill()).text());
+        }
+    }
+}

@@ -1,0 +1,254 @@
+package stillpond.app.carry;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import stillpond.app.sheet.ChangeOutcome;
+import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Planes;
+import stillpond.app.sheet.Progress;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.Sheets;
+import stillpond.core.carry.Carry;
+import stillpond.core.carry.Drawing;
+import stillpond.core.cell.Cell;
+import stillpond.core.cell.CellMap;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.Regions;
+
+/** Proposes what the regions of a sheet wear, out of what sheets of the same things wear. */
+@Service
+class SheetCarrying {
+
+    private static final int MOST_CHOICES = 5;
+    /** A first choice with less evidence is not worth looking at, a further one with less is none. */
+    private static final double LEAST_FIRST = 0.3;
+
+    private static final double LEAST_FURTHER = 0.04;
+
+    private final Sheets sheets;
+    private final SheetChanges changes;
+    private final Planes planes;
+    private final Corrections corrections;
+    private final JdbcClient jdbc;
+
+    SheetCarrying(Sheets sheets, SheetChanges changes, Planes planes, Corrections corrections, JdbcClient jdbc) {
+        this.sheets = sheets;
+        this.changes = changes;
+        this.planes = planes;
+        this.corrections = corrections;
+        this.jdbc = jdbc;
+    }
+
+    /**
+     * A sheet that can be carried from.
+     *
+     * @param isModel whether a card is judged by it
+     * @param isOffered whether it is a good choice for this sheet: a model, or the one before in the scene
+     */
+    record SourceSheet(UUID sheet, String title, long filled, boolean isModel, boolean isOffered) {}
+
+    /**
+     * What one region could wear.
+     *
+     * @param cells those of the region that it would be laid on
+     * @param choices likeliest first
+     */
+    record Proposal(List<Integer> cells, List<Choice> choices, boolean isSure) {}
+
+    /**
+     * @param share of the evidence, 0 to 1
+     * @param sheet that says so, {@code layer} and {@code cell} where on it
+     * @param x of that place, as a share of the width of that sheet; {@code y} likewise
+     */
+    record Choice(String fill, double share, UUID sheet, UUID layer, int cell, double x, double y) {}
+
+    /** @param layer whose cells are named */
+    record Proposals(UUID layer, List<Proposal> proposals) {}
+
+    /** How much was laid. */
+    record Laid(int sure, int doubtful) {}
+
+    /** Those that are offered first. */
+    List<SourceSheet> sources(UUID project, UUID target) {
+        Set<UUID> models = models(project, target);
+        Map<UUID, Progress> progress = sheets.progress(project);
+        UUID scene = sheets.get(project, target).scene();
+        List<SourceSheet> offered = new ArrayList<>();
+        List<SourceSheet> others = new ArrayList<>();
+        UUID before = null;
+        for (Sheet sheet : sheets.inProject(project)) {
+            if (sheet.id().equals(target)) {
+                break;
+            }
+            before = sheet.scene().equals(scene) ? sheet.id() : before;
+        }
+        for (Sheet sheet : sheets.inProject(project)) {
+            long filled = progress.get(sheet.id()).filledRegions();
+            if (filled > 0 && !sheet.id().equals(target)) {
+                boolean isModel = models.contains(sheet.id());
+                boolean isOffered = isModel || sheet.id().equals(before);
+                (isOffered ? offered : others)
+                        .add(new SourceSheet(sheet.id(), sheet.title(), filled, isModel, isOffered));
+            }
+        }
+        offered.addAll(others);
+        return offered;
+    }
+
+    /** The model sheets of the cards that lie on the shore of a sheet. */
+    private Set<UUID> models(UUID project, UUID target) {
+        return new HashSet<>(
+                jdbc.sql("""
+                        select model_sheet_id from card c
+                        where project_id = ? and model_sheet_id is not null and removed_at is null
+                              and (c.id in (select card_id from open_card where sheet_id = ?)
+                                   or not exists (select 1 from open_card where sheet_id = ?))""").params(project, target, target).query(UUID.class).list());
+    }
+
+    /** @param overFilled whether regions that wear something are spoken of too */
+    Proposals propose(UUID project, UUID target, List<UUID> sources, boolean overFilled) {
+        Layer layer = sheets.get(project, target).frontLayer();
+        Page there = page(project, target);
+        List<Page> pages = sources.stream().map(source -> page(project, source)).toList();
+        Labels labels = new Labels();
+        List<Carry.Source> from =
+                pages.stream().map(page -> page.source(labels)).toList();
+        List<Proposal> proposals = new ArrayList<>();
+        for (Carry.Proposal proposal : Carry.from(from, there.drawing())) {
+            List<Integer> cells = there.cells(proposal.region()).stream()
+                    .filter(cell -> overFilled || there.fills().of(cell).equals(Fill.NONE))
+                    .toList();
+            List<Choice> choices = proposal.choices().stream()
+                    .filter(choice -> choice.share() >= LEAST_FURTHER)
+                    .limit(MOST_CHOICES)
+                    .map(choice -> pages.get(choice.source()).choice(choice, labels.fill(choice.label())))
+                    .toList();
+            if (!cells.isEmpty() && proposal.choices().get(0).share() >= LEAST_FIRST) {
+                proposals.add(new Proposal(cells, choices, proposal.isSure()));
+            }
+        }
+        return new Proposals(layer.id(), proposals);
+    }
+
+    /** Lays what is sure, as one change, on regions that wear nothing. */
+    Laid laySure(UUID project, UUID target, UUID author, List<UUID> sources) {
+        Proposals proposals = propose(project, target, sources, false);
+        Map<Integer, Fill> fillByCell = new HashMap<>();
+        int sure = 0;
+        for (Proposal proposal : proposals.proposals()) {
+            if (proposal.isSure()) {
+                Fill fill = Fill.ofText(proposal.choices().get(0).fill());
+                proposal.cells().forEach(cell -> fillByCell.put(cell, fill));
+                sure++;
+            }
+        }
+        if (!fillByCell.isEmpty()) {
+            ChangeOutcome outcome = changes.make(
+                    target, author, new ChangeRequest.Lay(UUID.randomUUID(), proposals.layer(), fillByCell));
+            if (outcome instanceof ChangeOutcome.Refused refused) {
+                throw new IllegalArgumentException(refused.reason());
+            }
+        }
+        return new Laid(sure, proposals.proposals().size() - sure);
+    }
+
+    private Page page(UUID project, UUID id) {
+        Sheet sheet = sheets.get(project, id);
+        Layer layer = sheet.frontLayer();
+        CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
+        Regions regions = sheets.regions(layer);
+        return new Page(sheet, map, regions, sheets.fills(layer), Drawing.of(map, regions), corrections.of(layer.id()));
+    }
+
+    /** Numbers for fills. */
+    private static final class Labels {
+
+        private final List<String> fills = new ArrayList<>();
+        private final Map<String, Integer> numbers = new HashMap<>();
+
+        int of(String fill) {
+            return numbers.computeIfAbsent(fill, text -> {
+                fills.add(text);
+                return fills.size() - 1;
+            });
+        }
+
+        String fill(int label) {
+            return fills.get(label);
+        }
+    }
+
+    /** A sheet as carry needs it. */
+    private record Page(
+            Sheet sheet,
+            CellMap map,
+            Regions regions,
+            Fills fills,
+            Drawing drawing,
+            Map<Integer, Map<String, Integer>> corrected) {
+
+        List<Integer> cells(int region) {
+            return map.cells().stream()
+                    .map(Cell::number)
+                    .filter(cell -> regions.of(cell) == region)
+                    .toList();
+        }
+
+        /** Each region says what most of its area wears; regions that mostly wear nothing say nothing. */
+        Carry.Source source(Labels labels) {
+            List<Map<String, Long>> areas = new ArrayList<>();
+            for (int region = 0; region < regions.count(); region++) {
+                areas.add(new TreeMap<>());
+            }
+            Map<Integer, Map<Integer, Integer>> corrections = new HashMap<>();
+            for (Cell cell : map.cells()) {
+                int region = regions.of(cell.number());
+                areas.get(region).merge(fills.of(cell.number()).text(), (long) cell.areaPx(), Long::sum);
+                corrected
+                        .getOrDefault(cell.number(), Map.of())
+                        .forEach((fill, times) -> corrections
+                                .computeIfAbsent(region, any -> new HashMap<>())
+                                .merge(labels.of(fill), times, Integer::sum));
+            }
+            int[] most = new int[areas.size()];
+            Arrays.setAll(most, region -> label(areas.get(region), labels));
+            return new Carry.Source(drawing, most, corrections);
+        }
+
+        private static int label(Map<String, Long> areas, Labels labels) {
+            String most = areas.entrySet().stream()
+                    .max(Map.Entry.comparingByValue())
+                    .map(Map.Entry::getKey)
+                    .orElse(Fill.NONE.text());
+            return most.equals(Fill.NONE.text()) ? -1 : labels.of(most);
+        }
+
+        Choice choice(Carry.Choice choice, String fill) {
+            Cell cell = map.cells().stream()
+                    .filter(each -> regions.of(each.number()) == choice.from())
+                    .max((a, b) -> Double.compare(a.depthPx(), b.depthPx()))
+                    .orElseThrow();
+            return new Choice(
+                    fill,
+                    choice.share(),
+                    sheet.id(),
+                    sheet.frontLayer().id(),
+                    cell.number(),
+                    (cell.deepestX() + 0.5) / map.plane().widthPx(),
+                    (cell.deepestY() + 0.5) / map.plane().heightPx());
+        }
+    }
+}
