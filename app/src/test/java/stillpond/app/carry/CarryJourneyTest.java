@@ -1,0 +1,155 @@
+package stillpond.app.carry;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import stillpond.app.sheet.ChangeOutcome;
+import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Planes;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.Sheets;
+import stillpond.app.support.Browser;
+import stillpond.app.support.DeskPage;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Visitor;
+import stillpond.app.support.Work;
+import stillpond.core.cell.CellPlane;
+import stillpond.core.fill.Fill;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.Regions;
+
+/** A little person, laid on one sheet and drawn smaller and the other way round on the next. Places are pixels of the sheets, 3000 x 2000. */
+class CarryJourneyTest {
+
+    private static final String PERSON = """
+            <rect x="130" y="150" width="110" height="130"/><path d="M130 210H240M130 232H240"/>
+            <circle cx="185" cy="100" r="50"/><rect x="135" y="280" width="42" height="80"/>
+            <rect x="195" y="280" width="42" height="80"/><ellipse cx="282" cy="235" rx="42" ry="36"/>
+            <ellipse cx="282" cy="222" rx="20" ry="12"/>""";
+
+    private final TestPond pond = TestPond.shared();
+    private final Work work = Work.begin(pond);
+    private final Browser browser = new Browser();
+    private Sheet model;
+    private Sheet next;
+
+    @BeforeEach
+    void layTheModel() {
+        model = work.bring(drawing(""));
+        next = work.bring(drawing("transform=\"translate(520 40) scale(-0.85 0.85)\""));
+        lay(model, work.coat().id(), 925, 850);
+        lay(model, work.coat().id(), 925, 1200);
+        lay(model, work.scarf().id(), 925, 1105);
+        lay(model, work.scarf().id(), 925, 500);
+        lay(model, work.coat().id(), 780, 1600);
+        lay(model, work.coat().id(), 1080, 1600);
+        lay(model, work.scarf().id(), 1410, 1290);
+    }
+
+    @AfterEach
+    void close() {
+        browser.close();
+    }
+
+    @Test
+    void whatIsSureIsLaidAsOneChangeAndTheRestIsGoneThrough() {
+        Page page = browser.signIn(pond, work.person());
+        page.navigate(pond.url() + work.address(next));
+        DeskPage desk = new DeskPage(page).waitUntilOpen();
+        desk.expectLeft("9 of 9 regions left");
+        desk.press("Shift+H");
+        assertThat(page.locator("#carry-sources input:checked")).hasCount(1);
+        page.locator("#carry-ask").click();
+        assertThat(page.locator("#carry-answer")).isVisible();
+        page.locator("#carry-sure").click();
+        desk.expectSaved();
+        while (page.locator("#carry-doubtful").isVisible()) {
+            desk.press("d");
+        }
+        desk.expectSaved();
+        assertThat(worn(next, 925, 850)).isEqualTo(work.coat().id().toString());
+        assertThat(worn(next, 925, 1105)).isEqualTo(work.scarf().id().toString());
+        assertThat(worn(next, 925, 500)).isEqualTo(work.scarf().id().toString());
+        assertThat(worn(next, 1410, 1330)).isEqualTo(work.scarf().id().toString());
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void nothingThatWasFilledByHandIsOverwrittenAndACorrectionCountsNextTime() {
+        lay(next, work.coat().id(), mirrored(925), onNext(500));
+        Visitor visitor = Visitor.signedIn(pond, work.person());
+        String sources = "{\"sources\":[\"" + model.id() + "\"],\"overFilled\":false}";
+        assertThat(visitor.post(work.address(next) + "/carry/sure", sources).statusCode())
+                .isEqualTo(200);
+        assertThat(worn(next, 925, 500)).isEqualTo(work.coat().id().toString());
+        assertThat(worn(next, 925, 1105)).isEqualTo(work.scarf().id().toString());
+
+        Layer layer = pond.bean(Sheets.class).get(work.project(), model.id()).frontLayer();
+        String correction = "{\"source\":\"%s\",\"layer\":\"%s\",\"cell\":%d,\"fill\":\"%s\"}"
+                .formatted(
+                        model.id(),
+                        layer.id(),
+                        cell(layer, 925, 1105),
+                        work.coat().id());
+        for (int i = 0; i < 2; i++) {
+            visitor.post(work.address(next) + "/carry/corrections", correction);
+        }
+        SheetCarrying carrying = pond.bean(SheetCarrying.class);
+        int belt =
+                cell(pond.bean(Sheets.class).get(work.project(), next.id()).frontLayer(), mirrored(925), onNext(1105));
+        assertThat(carrying.propose(work.project(), next.id(), List.of(model.id()), true)
+                        .proposals())
+                .filteredOn(proposal -> proposal.cells().contains(belt))
+                .singleElement()
+                .satisfies(proposal -> {
+                    assertThat(proposal.isSure()).isFalse();
+                    assertThat(proposal.choices().get(0).fill())
+                            .isEqualTo(work.coat().id().toString());
+                });
+    }
+
+    private static byte[] drawing(String transform) {
+        return Drawings.svg("<g fill=\"#fff\" stroke=\"#000\" stroke-width=\"5\" " + transform + ">" + PERSON + "</g>");
+    }
+
+    /** Where a place of the model lies on the next sheet: mirrored about x and at 0.85 of the size. */
+    private static int mirrored(int x) {
+        return (int) (2600 - 0.85 * x);
+    }
+
+    private static int onNext(int y) {
+        return (int) (200 + 0.85 * y);
+    }
+
+    private String worn(Sheet sheet, int x, int y) {
+        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).frontLayer();
+        int cell = cell(layer, mirrored(x), onNext(y));
+        return pond.bean(Sheets.class).fills(layer).of(cell).text();
+    }
+
+    private int cell(Layer layer, int x, int y) {
+        CellPlane cells = PlaneCodec.decodeCells(pond.bean(Planes.class).content(layer.cells()));
+        return cells.numberAt(x, y);
+    }
+
+    private void lay(Sheet sheet, UUID swatch, int x, int y) {
+        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).frontLayer();
+        Regions regions = pond.bean(Sheets.class).regions(layer);
+        List<Integer> cells = regions.with(cell(layer, x, y));
+        ChangeOutcome outcome = pond.bean(SheetChanges.class)
+                .make(
+                        sheet.id(),
+                        work.account(),
+                        new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(swatch), cells));
+        assertThat(outcome).isInstanceOf(ChangeOutcome.Made.class);
+    }
+}
