@@ -19,6 +19,7 @@ import { Pockets } from "./gaps/pockets";
 import { ReachSlider } from "./gaps/reach-slider";
 import { waitUntilSharp } from "./gaps/sharpening";
 import { CarryDrawer } from "./carry/carry-drawer";
+import { Differences } from "./check/differences";
 import { CheckDrawer } from "./check/check-drawer";
 import { Groups } from "./ledger/groups";
 import { LedgerDrawer } from "./ledger/ledger-drawer";
@@ -106,6 +107,7 @@ async function open(): Promise<void> {
   const groups = new Groups(path, regions, fills, work, hand, view, gathering);
   const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay);
   const check = new CheckDrawer(path, regions, fills, work, hand, view, crop, (cells) => kinds.open(cells));
+  new Differences(path, regions, fills, work, hand, view, crop);
   const carry = new CarryDrawer(path, regions, fills, work, hand, view, gathering, crop);
   hand.cell.listen((cell) => carry.pointAt(cell));
   const column = new Column({ gaps: drawer, carry, ledger, check });

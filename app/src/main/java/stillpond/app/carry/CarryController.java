@@ -54,6 +54,11 @@ class CarryController {
         return carrying.laySure(project, sheet, person.id(), message.sources());
     }
 
+    @GetMapping("/differences")
+    List<SheetCarrying.Difference> differences(@PathVariable UUID project, @PathVariable UUID sheet) {
+        return carrying.differences(project, sheet);
+    }
+
     @PostMapping("/corrections")
     void correct(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody CorrectionMessage message) {
         sheets.get(project, sheet);

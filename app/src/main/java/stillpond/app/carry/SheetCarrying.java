@@ -2,6 +2,7 @@ package stillpond.app.carry;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -37,6 +38,8 @@ class SheetCarrying {
     private static final double LEAST_FIRST = 0.3;
 
     private static final double LEAST_FURTHER = 0.04;
+    /** A sheet is compared with so many others at the most: each takes about a second. */
+    private static final int MOST_COMPARED = 8;
 
     private final Sheets sheets;
     private final SheetChanges changes;
@@ -77,6 +80,14 @@ class SheetCarrying {
 
     /** @param layer whose cells are named */
     record Proposals(UUID layer, List<Proposal> proposals) {}
+
+    /**
+     * A region that wears something else than its likes do.
+     *
+     * @param fill that its likes wear
+     * @param sheets whose likes wear it, by title
+     */
+    record Difference(List<Integer> cells, String fill, List<String> sheets) {}
 
     /** How much was laid. */
     record Laid(int sure, int doubtful) {}
@@ -163,6 +174,43 @@ class SheetCarrying {
             }
         }
         return new Laid(sure, proposals.proposals().size() - sure);
+    }
+
+    /** Filled regions whose sure likes on other sheets, of the same scene or models, all wear something else. */
+    List<Difference> differences(UUID project, UUID target) {
+        UUID scene = sheets.get(project, target).scene();
+        Page there = page(project, target);
+        Map<Integer, Map<String, List<String>>> said = new TreeMap<>();
+        sources(project, target).stream()
+                .filter(source -> source.isModel()
+                        || sheets.get(project, source.sheet()).scene().equals(scene))
+                .limit(MOST_COMPARED)
+                .forEach(source -> {
+                    Labels labels = new Labels();
+                    Carry.Source from = page(project, source.sheet()).source(labels);
+                    Carry.from(List.of(from), there.drawing()).stream()
+                            .filter(Carry.Proposal::isSure)
+                            .forEach(proposal -> said.computeIfAbsent(proposal.region(), any -> new TreeMap<>())
+                                    .computeIfAbsent(
+                                            labels.fill(
+                                                    proposal.choices().get(0).label()),
+                                            any -> new ArrayList<>())
+                                    .add(source.title()));
+                });
+        List<Difference> differences = new ArrayList<>();
+        said.forEach((region, byFill) -> {
+            List<Integer> filled = there.cells(region).stream()
+                    .filter(cell -> !there.fills().of(cell).equals(Fill.NONE))
+                    .toList();
+            boolean isWornElsewhere = filled.stream()
+                    .anyMatch(cell -> byFill.containsKey(there.fills().of(cell).text()));
+            if (!filled.isEmpty() && !isWornElsewhere) {
+                byFill.entrySet().stream()
+                        .max(Comparator.comparingInt(entry -> entry.getValue().size()))
+                        .ifPresent(most -> differences.add(new Difference(filled, most.getKey(), most.getValue())));
+            }
+        });
+        return differences;
     }
 
     private Page page(UUID project, UUID id) {

@@ -84,6 +84,23 @@ class CarryJourneyTest {
     }
 
     @Test
+    void theCheckFindsAPartThatWearsSomethingElseThanOnTheModel() {
+        String sources = "{\"sources\":[\"" + model.id() + "\"],\"overFilled\":false}";
+        Visitor.signedIn(pond, work.person()).post(work.address(next) + "/carry/sure", sources);
+        lay(next, work.coat().id(), mirrored(925), onNext(1105));
+        Page page = browser.signIn(pond, work.person());
+        page.navigate(pond.url() + work.address(next));
+        DeskPage desk = new DeskPage(page).waitUntilOpen();
+        desk.press("y");
+        page.locator("#check-differences").click();
+        assertThat(page.locator("#check-differing li")).hasCount(1);
+        assertThat(page.locator("#check-differing")).containsText("Scarf on boxes, Coat here");
+        page.locator("#check-differing").getByText("Wear Scarf").click();
+        desk.expectSaved();
+        assertThat(worn(next, 925, 1105)).isEqualTo(work.scarf().id().toString());
+    }
+
+    @Test
     void nothingThatWasFilledByHandIsOverwrittenAndACorrectionCountsNextTime() {
         lay(next, work.coat().id(), mirrored(925), onNext(500));
         Visitor visitor = Visitor.signedIn(pond, work.person());

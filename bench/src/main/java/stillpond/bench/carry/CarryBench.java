@@ -1,5 +1,9 @@
 package stillpond.bench.carry;
 
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -8,12 +12,15 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.function.IntFunction;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
+import stillpond.core.carry.Carry;
+import stillpond.core.carry.Drawing;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
 import stillpond.core.ink.InkFinder;
@@ -47,6 +54,62 @@ final class CarryBench {
         demo(art);
         made("bent", PairMaker::bent);
         made("jointed", PairMaker::jointed);
+        time();
+    }
+
+    /** Two sheets of about a thousand regions, the second a little larger. */
+    private static void time() {
+        CarryCase.Side from = tiles(1600);
+        CarryCase.Side to = tiles(1700);
+        Drawing there = Drawing.of(to.openings().cells(), to.regions());
+        int[] labels = from.byRegion();
+        double best = Double.MAX_VALUE;
+        for (int i = 0; i < 5; i++) {
+            long start = System.nanoTime();
+            Drawing here = Drawing.of(from.openings().cells(), from.regions());
+            Carry.from(List.of(new Carry.Source(here, labels)), there);
+            best = Math.min(best, (System.nanoTime() - start) / 1e9);
+        }
+        System.out.printf(
+                "carry from %d to %d regions: best of 5 %.2f s%n",
+                from.regions().count(), to.regions().count(), best);
+    }
+
+    /** Boxes of random sizes, as if the page were a wall of drawers. */
+    private static CarryCase.Side tiles(int side) {
+        Random random = new Random(11);
+        BufferedImage page = new BufferedImage(side, side, BufferedImage.TYPE_BYTE_GRAY);
+        Graphics2D pen = page.createGraphics();
+        pen.setColor(Color.WHITE);
+        pen.fillRect(0, 0, side, side);
+        pen.setColor(Color.BLACK);
+        pen.setStroke(new BasicStroke(3));
+        int[] labels = new int[side * side];
+        split(pen, labels, side, new double[] {0.02, 0.02, 0.98, 0.98}, 10, random);
+        pen.dispose();
+        return CarryCase.Side.of(page, labels);
+    }
+
+    private static void split(Graphics2D pen, int[] labels, int side, double[] box, int depth, Random random) {
+        if (depth == 0) {
+            pen.draw(new Rectangle2D.Double(
+                    box[0] * side, box[1] * side, (box[2] - box[0]) * side, (box[3] - box[1]) * side));
+            int label = 1 + random.nextInt(12);
+            for (int y = (int) (box[1] * side); y < box[3] * side; y++) {
+                for (int x = (int) (box[0] * side); x < box[2] * side; x++) {
+                    labels[y * side + x] = label;
+                }
+            }
+            return;
+        }
+        int axis = box[2] - box[0] > box[3] - box[1] ? 0 : 1;
+        double cut = box[axis] + (0.42 + 0.16 * random.nextDouble()) * (box[axis + 2] - box[axis]);
+        double[] first = box.clone();
+        double[] second = box.clone();
+        first[axis + 2] = cut;
+        second[axis] = cut;
+        split(pen, labels, side, first, depth - 1, random);
+        split(pen, labels, side, second, depth - 1, random);
     }
 
     private static void made(String what, IntFunction<CarryCase> maker) {
