@@ -31,7 +31,7 @@ export function crossing() {
   place.lavender(pen, 330, 990, 0.9);
   place.pebbles(pen, 1180, 980, 9, 330, 7);
   place.puddle(pen, 650, 975, 210, 34);
-  pen.lay("Saltmarsh/Sky", [700, 60], [900, 330]);
+  pen.lay("Saltmarsh/Sky > Saltmarsh/Cloud", [700, 60], [900, 330]);
   pen.lay("Saltmarsh/Sun", [1180, 150]);
   pen.lay("Saltmarsh/Cloud", [300, 180], [560, 146], [576, 144]);
   pen.lay("Saltmarsh/Sea", [150, 560], [900, 500], [1400, 560], [1180, 540], [250, 660], [1240, 715], [650, 985]);

@@ -46,8 +46,12 @@ record DemoBook(String title, List<DemoCard> cards, List<DemoScene> scenes) {
     /**
      * Points that lie in regions filled beforehand.
      *
-     * @param swatch card and swatch, such as {@code Juniper/Coat}
+     * @param swatch card and swatch, such as {@code Juniper/Coat}; two of them with {@code >} between for a gradient from the one to the other
      * @param points x and y, each from 0 to 1 of the width and height of the sheet
      */
-    record DemoFill(String swatch, List<double[]> points) {}
+    record DemoFill(String swatch, List<double[]> points) {
+        List<String> swatches() {
+            return List.of(swatch.split(" > "));
+        }
+    }
 }

@@ -30,6 +30,9 @@ import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.fill.Fill;
+import stillpond.core.fill.Opacity;
+import stillpond.core.fill.Span;
+import stillpond.core.fill.Stop;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Card;
@@ -137,9 +140,19 @@ class DemoLoader implements ApplicationRunner {
                     .flatMap(cell -> regions.with(cell).stream())
                     .distinct()
                     .toList();
-            Fill flat = Fill.flat(swatches.get(fill.swatch()));
-            changes.make(sheet.id(), author, new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), flat, filled));
+            Fill laid = fill(fill.swatches().stream().map(swatches::get).toList(), layer);
+            changes.make(sheet.id(), author, new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), laid, filled));
         }
+    }
+
+    /** One swatch, or a gradient down to the middle of the sheet. */
+    private static Fill fill(List<UUID> swatches, Layer layer) {
+        if (swatches.size() == 1) {
+            return Fill.flat(swatches.get(0));
+        }
+        Span down = new Span(0, 0, 0, layer.heightPx() / 2);
+        List<Stop> stops = List.of(new Stop(0, swatches.get(0)), new Stop(100, swatches.get(1)));
+        return new Fill.Gradient(Fill.Course.LINEAR, down, stops, Opacity.FULL);
     }
 
     private static byte[] read(String file) {

@@ -11,6 +11,7 @@ type Part = keyof typeof PARTS;
 
 const NUDGE_PX = 1;
 const FAR_PX = 10;
+const LEAST_APART_PX = 84;
 const STEPS: Record<string, readonly [number, number]> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -54,12 +55,25 @@ export class Handles {
   }
 
   private place(): void {
-    for (const part of Object.keys(PARTS) as Part[]) {
-      const at = this.at(part);
-      if (at) {
-        const { x, y } = this.view.camera.toScreen(at);
-        this.buttons[part].style.transform = `translate(${x}px, ${y}px) translate(-50%, -50%)`;
-      }
+    if (!this.span) {
+      return;
+    }
+    const [start, middle, end] = (["start", "middle", "end"] as const).map((part) =>
+      this.view.camera.toScreen(this.at(part)!),
+    ) as [Point, Point, Point];
+    const length = Math.hypot(end.x - start.x, end.y - start.y);
+    // On a short span the ends stand off, so that each can be hit.
+    const apart = Math.max(1, LEAST_APART_PX / Math.max(1, length));
+    const stand = (at: Point) => ({
+      x: middle.x + apart * (at.x - middle.x),
+      y: middle.y + apart * (at.y - middle.y),
+    });
+    for (const [part, at] of [
+      ["start", stand(start)],
+      ["middle", middle],
+      ["end", stand(end)],
+    ] as const) {
+      this.buttons[part].style.transform = `translate(${at.x}px, ${at.y}px) translate(-50%, -50%)`;
     }
   }
 

@@ -201,10 +201,18 @@ class DemoTest {
         page.keyboard().press("?");
         assertAccessible(page, axe);
         page.keyboard().press("Escape");
-        for (String drawer : List.of("h", "y")) {
+        for (String drawer : List.of("h", "y", "Shift+H")) {
             page.keyboard().press(drawer);
             assertAccessible(page, axe);
         }
+        page.locator("#sheet").focus();
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("Shift+X");
+        assertAccessible(page, axe);
+        page.locator("[data-kind=pattern]").click();
+        page.waitForSelector(".kinds-motif >> nth=9");
+        assertAccessible(page, axe);
+        page.keyboard().press("Escape");
         page.keyboard().press("x");
         page.waitForSelector(".mixer:not([hidden]) .mixer-near:not(:empty)");
         assertAccessible(page, axe);

@@ -47,6 +47,10 @@ final class CarryBench {
 
     public static void main(String[] args) throws IOException {
         Path art = Path.of(args[0]);
+        if (args.length > 1 && args[1].equals("time")) {
+            time();
+            return;
+        }
         if (args.length > 1) {
             folder(Path.of(args[1]));
             return;

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * Lays one drawing over another part by part: each region has a pose of its own, drawn along by those near it that have found their like
@@ -20,6 +21,10 @@ final class Bending {
     /** Two regions are taken for likes from this merit on. */
     private static final double LIKE = 0.3;
 
+    /** Likes further off than so many reaches do not count. */
+    private static final double FURTHEST = 4;
+    /** So many likes draw a region along at the most. */
+    private static final int MOST_DRAWING = 150;
     /** A merit above this counts no more. */
     private static final double BEST = 2;
 
@@ -52,10 +57,20 @@ final class Bending {
         Bending bending = new Bending(from, meant, to, start);
         for (double reach : REACH) {
             bending.pairings = bending.pair();
-            bending.follow(bending.likes(), reach * bending.size);
+            bending.follow(thinned(bending.likes()), reach * bending.size);
         }
         bending.pairings = bending.pair();
         return bending;
+    }
+
+    /** Of very many likes every second, third, ... one, for they say the same. */
+    private static List<Pairing> thinned(List<Pairing> likes) {
+        int step = (likes.size() + MOST_DRAWING - 1) / MOST_DRAWING;
+        return step <= 1
+                ? likes
+                : IntStream.range(0, likes.size() / step)
+                        .mapToObj(i -> likes.get(i * step))
+                        .toList();
     }
 
     /** Pairs of regions that may be each other's likes. */
@@ -142,8 +157,10 @@ final class Bending {
             }
             double nearby = 1.2 * Math.sqrt(laidArea) + 0.04 * size * pose.scale();
             for (Shape other : to.shapes()) {
-                double distance = Math.hypot(other.x() - x, other.y() - y);
-                if (hits[other.region()] > 0 || distance < nearby) {
+                double dx = other.x() - x;
+                double dy = other.y() - y;
+                if (hits[other.region()] > 0 || dx * dx + dy * dy < nearby * nearby) {
+                    double distance = Math.sqrt(dx * dx + dy * dy);
                     double common = samples.length == 0 ? 0 : laidArea * hits[other.region()] / (samples.length / 2.0);
                     double within = Math.min(common, Math.min(laidArea, other.area()));
                     double overlap = within / (laidArea + other.area() - within);
@@ -175,9 +192,11 @@ final class Bending {
         Fit fit = new Fit(start.isMirrored());
         for (Pairing like : likes) {
             Shape near = from.shape(like.from());
-            double away = Math.hypot(near.x() - shape.x(), near.y() - shape.y()) / reach;
-            double weight = Math.exp(-0.5 * away * away) * Math.min(BEST, like.merit());
-            if (weight > 1e-4) {
+            double dx = near.x() - shape.x();
+            double dy = near.y() - shape.y();
+            double away = (dx * dx + dy * dy) / (reach * reach);
+            if (away < FURTHEST * FURTHEST) {
+                double weight = Math.exp(-0.5 * away) * Math.min(BEST, like.merit());
                 Shape there = to.shape(like.to());
                 fit.add(near.x(), near.y(), there.x(), there.y(), weight);
             }

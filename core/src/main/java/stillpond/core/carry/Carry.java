@@ -162,9 +162,12 @@ public final class Carry {
     }
 
     private static Optional<Bending> best(Drawing from, List<Integer> known, Drawing to, Set<Integer> left) {
+        List<PoseSearch.Found> tried = new PoseSearch(from, new TreeSet<>(known), to, left).best(TRIED);
+        List<Bending> bent = tried.parallelStream()
+                .map(found -> Bending.of(from, known, to, found.pose()))
+                .toList();
         Bending best = null;
-        for (PoseSearch.Found found : new PoseSearch(from, new TreeSet<>(known), to, left).best(TRIED)) {
-            Bending bending = Bending.of(from, known, to, found.pose());
+        for (Bending bending : bent) {
             if (best == null || bending.found() > best.found()) {
                 best = bending;
             }
