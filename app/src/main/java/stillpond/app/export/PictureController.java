@@ -2,6 +2,7 @@ package stillpond.app.export;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -38,15 +39,17 @@ class PictureController {
      * For tiles and strips; asked for again each time, since a fill or a swatch may have changed, but painted only then.
      *
      * @param tried swatches to be shown in other colours, each as its id and a hex code
+     * @param lit swatches that alone keep their colours, all others being greys; none: all do
      */
     @GetMapping("/small.png")
     ResponseEntity<StreamingResponseBody> small(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @RequestParam(name = "try", defaultValue = "") List<String> tried,
+            @RequestParam(defaultValue = "") Set<UUID> lit,
             WebRequest request) {
         Sheet present = sheets.get(project, sheet);
-        Palette palette = pictures.palette(present, tried);
+        Palette palette = lit.isEmpty() ? pictures.palette(present, tried) : pictures.lit(present, lit);
         String version = '"' + pictures.smallVersion(present, palette) + '"';
         if (request.checkNotModified(version)) {
             return null;

@@ -6,6 +6,9 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import stillpond.app.palette.Palettes;
 import stillpond.core.cell.CellPlane;
+import stillpond.core.colour.Gamut;
+import stillpond.core.colour.Mixing;
+import stillpond.core.colour.Oklab;
 import stillpond.core.colour.Srgb;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Openings;
@@ -14,6 +17,7 @@ import stillpond.core.ink.Picture;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Paint;
 import stillpond.core.palette.Palette;
+import stillpond.core.palette.Swatch;
 import stillpond.core.render.AddedInk;
 import stillpond.core.render.CellColours;
 import stillpond.core.render.SheetPainter;
@@ -24,6 +28,8 @@ import stillpond.core.render.SmallSheet;
 public class SheetPictures {
 
     private static final int UUID_LENGTH = 36;
+    /** How much white greys get beside what is lit. */
+    private static final double PALE_PERCENT = 45;
 
     private final Sheets sheets;
     private final Planes planes;
@@ -56,6 +62,27 @@ public class SheetPictures {
             cards = cards.stream().map(card -> card.painting(id, paint)).toList();
         }
         return new Palette(cards);
+    }
+
+    /** The palette of a sheet's project in which only some swatches keep their colours, and all others are pale greys of their lightness. */
+    public Palette lit(Sheet sheet, Set<UUID> lit) {
+        Palette palette = palettes.of(sheet.project());
+        return new Palette(palette.cards().stream()
+                .map(card -> {
+                    Card shown = card;
+                    for (Swatch swatch : card.swatches()) {
+                        Srgb colour = palette.colourOf(swatch.id()).orElseThrow();
+                        Srgb seen = lit.contains(swatch.id()) ? colour : paleGrey(colour);
+                        shown = shown.painting(swatch.id(), new Paint.Process(seen));
+                    }
+                    return shown;
+                })
+                .toList());
+    }
+
+    private static Srgb paleGrey(Srgb colour) {
+        Oklab grey = new Oklab(Oklab.of(colour).lightness(), 0, 0);
+        return Mixing.tint(Gamut.show(grey).colour(), PALE_PERCENT);
     }
 
     /** Small enough for a strip of sheets. */

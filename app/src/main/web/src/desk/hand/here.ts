@@ -48,6 +48,7 @@ export class Here {
       replaceHere: replace("on this sheet"),
       replaceScene: replace("in this scene"),
       replaceProject: replace("everywhere"),
+      find: swatch && `Find ${name} on every sheet`,
       gaps: openings === 0 ? undefined : openings === 1 ? "See its opening" : `See its ${openings} openings`,
       card: card?.isEditable ? `Go to the card ${card.name}` : undefined,
     };
@@ -58,6 +59,9 @@ export class Here {
     replaceHere: () => this.work.layAll(this.fills.replacing(this.fill, this.hand.present.get())),
     replaceScene: () => void this.replace("SCENE"),
     replaceProject: () => void this.replace("PROJECT"),
+    find: () => {
+      location.href = `/projects/${this.path.split("/")[2]}/find?swatch=${this.fill}`;
+    },
     gaps: () => this.showOpenings(this.openings()),
     card: () => {
       location.href = `/projects/${this.path.split("/")[2]}/cards/${this.fills.cardOf(this.fill)!.id}`;

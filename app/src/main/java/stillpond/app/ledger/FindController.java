@@ -1,0 +1,98 @@
+package stillpond.app.ledger;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import stillpond.app.account.SignedIn;
+import stillpond.app.palette.CardView;
+import stillpond.app.palette.Palettes;
+import stillpond.app.project.Projects;
+import stillpond.app.sheet.Replacing;
+import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.WornSwatches;
+import stillpond.core.ledger.NearSwatches;
+import stillpond.core.palette.Palette;
+
+/** Where a swatch is worn, over the whole project and with pictures; and replacing it there. */
+@Controller
+@RequestMapping("/projects/{project}/find")
+class FindController {
+
+    private static final double MOST_APART = 20;
+
+    private final Projects projects;
+    private final Palettes palettes;
+    private final WornSwatches worn;
+    private final Sheets sheets;
+    private final Replacing replacing;
+
+    FindController(Projects projects, Palettes palettes, WornSwatches worn, Sheets sheets, Replacing replacing) {
+        this.projects = projects;
+        this.palettes = palettes;
+        this.worn = worn;
+        this.sheets = sheets;
+        this.replacing = replacing;
+    }
+
+    /** @param within how far other colours may be from that of the swatch and still be meant, as a CIEDE2000 difference */
+    @GetMapping
+    String find(
+            @PathVariable UUID project,
+            @RequestParam Optional<UUID> swatch,
+            @RequestParam(defaultValue = "0") double within,
+            Model model) {
+        if (!(within >= 0 && within <= MOST_APART)) {
+            throw new IllegalArgumentException("Colours are found up to a difference of 20.");
+        }
+        Palette palette = palettes.of(project);
+        List<UUID> meant = swatch.filter(palette::has)
+                .map(each -> NearSwatches.of(palette, each, within))
+                .orElse(List.of());
+        List<CardView> cards = CardView.of(palette);
+        model.addAttribute("project", projects.get(project));
+        model.addAttribute("cards", cards);
+        model.addAttribute("swatch", swatch.orElse(null));
+        model.addAttribute("within", within);
+        model.addAttribute(
+                "found",
+                meant.stream()
+                        .flatMap(id -> cards.stream()
+                                .flatMap(card -> card.swatches().stream())
+                                .filter(each -> each.id().equals(id)))
+                        .toList());
+        model.addAttribute("lit", meant.stream().map(UUID::toString).collect(Collectors.joining(",")));
+        model.addAttribute("sheets", meant.isEmpty() ? List.of() : worn.where(meant));
+        return "ledger/find";
+    }
+
+    /** @param swatches what is worn now; on each sheet it is one change */
+    @PostMapping("/replace")
+    String replace(
+            @PathVariable UUID project,
+            @RequestParam List<UUID> swatches,
+            @RequestParam UUID by,
+            @AuthenticationPrincipal SignedIn person,
+            RedirectAttributes told) {
+        long regions = 0;
+        for (UUID swatch : new HashSet<>(swatches)) {
+            if (!swatch.equals(by)) {
+                regions += replacing
+                        .replace(sheets.inProject(project), person.id(), swatch, by)
+                        .regions();
+            }
+        }
+        told.addFlashAttribute("said", "Replaced in " + regions + (regions == 1 ? " region." : " regions."));
+        return "redirect:/projects/" + project + "/find?swatch=" + by;
+    }
+}
