@@ -72,6 +72,7 @@ export class CarryDrawer {
     regions.changed.listen(() => {
       if (this.isBusy && !this.isAsking) {
         this.forget();
+        this.renew();
       }
     });
   }
@@ -90,10 +91,10 @@ export class CarryDrawer {
     this.button.setAttribute("aria-expanded", String(open));
     if (open) {
       void this.loadSources();
-      this.renew();
-    } else {
+    } else if (this.sure.length + this.doubtful.length > 0) {
       this.forget();
     }
+    this.renew();
   }
 
   /** Goes to the next doubtful one, or the one before. */
