@@ -28,6 +28,17 @@ export async function call<T>(path: string, body?: unknown): Promise<T> {
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
+/** Sends a file the way a form does, and is answered with JSON. Throws like {@link call}. */
+export async function send<T>(path: string, file: File): Promise<T> {
+  const form = new FormData();
+  form.append("file", file);
+  const response = await fetch(path, { method: "POST", headers: callHeaders(), body: form });
+  if (!response.ok) {
+    throw new Refusal(response.status, await reason(response));
+  }
+  return (await response.json()) as T;
+}
+
 async function reason(response: Response): Promise<string> {
   try {
     const problem = (await response.json()) as { detail?: string };

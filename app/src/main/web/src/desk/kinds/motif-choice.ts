@@ -1,6 +1,6 @@
 import { el } from "../../mixer/build";
 import { all, byId } from "../../shared/dom";
-import { call, callHeaders } from "../../shared/http";
+import { call, send } from "../../shared/http";
 import type { Fills } from "../model/fills";
 import type { Pattern } from "../model/made";
 import type { MotifPictures } from "../view/motif-pictures";
@@ -86,15 +86,13 @@ export class MotifChoice {
   }
 
   private async bring(file: File): Promise<void> {
-    const form = new FormData();
-    form.append("file", file);
-    const response = await fetch(this.path, { method: "POST", headers: callHeaders(), body: form });
-    if (!response.ok) {
-      const problem = (await response.json().catch(() => ({}))) as { detail?: string };
-      this.tell(problem.detail ?? "The pattern was not taken.");
+    const motif = await send<Named>(this.path, file).catch((error: unknown) => {
+      this.tell((error as Error).message);
+      return undefined;
+    });
+    if (!motif) {
       return;
     }
-    const motif = (await response.json()) as Named;
     this.known.push(motif);
     await this.pictures.fetch(motif.name);
     this.take(motif);

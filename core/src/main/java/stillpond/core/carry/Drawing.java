@@ -23,16 +23,14 @@ public final class Drawing {
     private final int width;
     private final int height;
     private final int[] regions;
-    private final double pixelPx;
     private final List<Shape> shapes;
     private final List<Map<Integer, Integer>> neighbours;
     private final List<int[]> samples;
 
-    private Drawing(int width, int height, int[] regions, double pixelPx, int count, double[][] inner) {
+    private Drawing(int width, int height, int[] regions, int count, double[][] inner) {
         this.width = width;
         this.height = height;
         this.regions = regions;
-        this.pixelPx = pixelPx;
         this.neighbours = touching(count);
         this.samples = sampled(count);
         this.shapes = shapes(count, inner);
@@ -62,15 +60,7 @@ public final class Drawing {
             }
         }
         map.cells().forEach(cell -> inner[regions.of(cell.number())][3] += cell.areaPx() / (pixelPx * pixelPx));
-        return new Drawing(gridWidth, gridHeight, grid, pixelPx, count, inner);
-    }
-
-    int width() {
-        return width;
-    }
-
-    int height() {
-        return height;
+        return new Drawing(gridWidth, gridHeight, grid, count, inner);
     }
 
     int count() {
@@ -100,11 +90,6 @@ public final class Drawing {
         int column = (int) Math.floor(x);
         int row = (int) Math.floor(y);
         return column < 0 || row < 0 || column >= width || row >= height ? -1 : regions[row * width + column];
-    }
-
-    /** How wide a place of the grid is in pixels of the drawing. */
-    double pixelPx() {
-        return pixelPx;
     }
 
     private List<Map<Integer, Integer>> touching(int count) {
@@ -169,15 +154,6 @@ public final class Drawing {
         for (int i = 0; i < regions.length; i++) {
             moments[regions[i]].addThird(i % width + 0.5, i / width + 0.5);
         }
-        boolean[] touchesEdge = new boolean[count];
-        for (int x = 0; x < width; x++) {
-            touchesEdge[regions[x]] = true;
-            touchesEdge[regions[(height - 1) * width + x]] = true;
-        }
-        for (int y = 0; y < height; y++) {
-            touchesEdge[regions[y * width]] = true;
-            touchesEdge[regions[y * width + width - 1]] = true;
-        }
         List<Shape> all = new ArrayList<>();
         for (int region = 0; region < count; region++) {
             double[] place = inner[region];
@@ -189,10 +165,8 @@ public final class Drawing {
                     isCentred ? its.x() : place[0],
                     isCentred ? its.y() : place[1],
                     its.elongation(),
-                    its.angle(),
                     its.fullness(),
-                    its.skewness(),
-                    touchesEdge[region]));
+                    its.skewness()));
         }
         return all;
     }

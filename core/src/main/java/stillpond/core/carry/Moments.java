@@ -70,10 +70,6 @@ final class Moments {
         return Math.sqrt(longer / shorter);
     }
 
-    double angle() {
-        return 0.5 * Math.atan2(2 * xy(), xx() - yy());
-    }
-
     double fullness() {
         return Math.max(1, count) / (4 * Math.PI * Math.sqrt(Math.max(1e-6, xx() * yy() - xy() * xy())));
     }
