@@ -18,7 +18,7 @@ import stillpond.core.palette.Swatch;
 final class ColourFindings {
 
     /** Colours nearer than this CIEDE2000 difference are hard to tell apart. */
-    private static final double HARD_TO_TELL = 2.3;
+    static final double HARD_TO_TELL = 2.3;
     /** A loose colour nearer to a card colour than this was probably meant to be that one. */
     private static final double MEANT_FOR = 6;
 

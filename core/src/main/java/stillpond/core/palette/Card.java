@@ -2,6 +2,8 @@ package stillpond.core.palette;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import stillpond.core.colour.Srgb;
 
@@ -72,6 +74,14 @@ public record Card(UUID id, String name, String subject, Kind kind, boolean lock
                 .toList());
     }
 
+    /** With colours of their own for some swatches; those that are not on this card count for nothing. */
+    Card coloured(Map<UUID, Srgb> colours) {
+        return with(swatches.stream()
+                .map(each ->
+                        colours.containsKey(each.id()) ? each.painted(new Paint.Process(colours.get(each.id()))) : each)
+                .toList());
+    }
+
     Card named(String newName, String newSubject) {
         return new Card(id, newName, newSubject, kind, locked, swatches);
     }
@@ -88,6 +98,11 @@ public record Card(UUID id, String name, String subject, Kind kind, boolean lock
     }
 
     Card without(UUID swatch) {
-        return with(swatches.stream().filter(each -> !each.id().equals(swatch)).toList());
+        return withoutAll(Set.of(swatch));
+    }
+
+    Card withoutAll(Set<UUID> others) {
+        return with(
+                swatches.stream().filter(each -> !others.contains(each.id())).toList());
     }
 }

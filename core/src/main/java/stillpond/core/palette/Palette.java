@@ -1,6 +1,7 @@
 package stillpond.core.palette;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -9,10 +10,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import stillpond.core.colour.Srgb;
 
 /** The cards of a project, and the colour that each swatch has now: a tied one follows its source, through any number of ties. */
-public final class Palette {
+public final class Palette implements SwatchColours {
 
     private final List<Card> cards;
     private final Map<UUID, Swatch> swatches = new HashMap<>();
@@ -52,7 +54,7 @@ public final class Palette {
         return Optional.ofNullable(swatches.get(id));
     }
 
-    /** The colour of a swatch; empty if no card here has it. */
+    @Override
     public Optional<Srgb> colourOf(UUID swatch) {
         return Optional.ofNullable(colours.get(swatch));
     }
@@ -74,6 +76,17 @@ public final class Palette {
             }
         }
         return followers;
+    }
+
+    /** The palette with its cards in other wardrobes; whatever is tied to a part of another colour follows. */
+    public Palette wearing(Collection<Wardrobe> wardrobes) {
+        Map<UUID, Map<UUID, Srgb>> byCard = wardrobes.stream()
+                .collect(Collectors.toMap(Wardrobe::card, Wardrobe::colours, (first, other) -> first));
+        return byCard.isEmpty()
+                ? this
+                : new Palette(cards.stream()
+                        .map(card -> card.coloured(byCard.getOrDefault(card.id(), Map.of())))
+                        .toList());
     }
 
     /** The palette after an edit. @throws IllegalArgumentException with a message for the user if it cannot be made */

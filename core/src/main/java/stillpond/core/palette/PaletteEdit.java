@@ -167,6 +167,37 @@ public sealed interface PaletteEdit {
         }
     }
 
+    /** A card as it was: its name, its swatches and their order. Swatches added since stay, behind the others, so that nothing that wears them is lost. */
+    record Restore(Card former) implements PaletteEdit {
+        @Override
+        public Palette on(Palette palette) {
+            Card now = palette.require(former.id());
+            Set<UUID> then = former.swatches().stream().map(Swatch::id).collect(Collectors.toSet());
+            List<Swatch> swatches = new ArrayList<>(former.swatches());
+            now.swatches().stream().filter(each -> !then.contains(each.id())).forEach(swatches::add);
+            return new Palette(palette.cards().stream()
+                    .map(card -> card.id().equals(now.id())
+                            ? card.named(former.name(), former.subject()).with(swatches)
+                            : card.withoutAll(then))
+                    .toList());
+        }
+
+        @Override
+        public String words() {
+            return "Brought an earlier state of " + former.name() + " back";
+        }
+
+        @Override
+        public Set<UUID> touches(Palette palette) {
+            Set<UUID> touched = former.swatches().stream()
+                    .flatMap(swatch -> palette.cardOf(swatch.id()).stream())
+                    .map(Card::id)
+                    .collect(Collectors.toSet());
+            touched.add(former.id());
+            return touched;
+        }
+    }
+
     /** Swatches that follow it keep the colour that they have, as one of their own. */
     record Remove(UUID swatch) implements PaletteEdit {
         @Override

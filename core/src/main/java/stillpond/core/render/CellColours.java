@@ -13,7 +13,7 @@ import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Opacity;
-import stillpond.core.palette.Palette;
+import stillpond.core.palette.SwatchColours;
 
 /** The colours that each cell shows, looked up once for all its pixels. */
 public final class CellColours {
@@ -36,21 +36,21 @@ public final class CellColours {
     }
 
     /** @param cells how many cells the layer has */
-    public static CellColours of(Fills fills, Palette palette, Motifs motifs, int cells) {
+    public static CellColours of(Fills fills, SwatchColours colours, Motifs motifs, int cells) {
         Map<Fill, Look> known = new HashMap<>();
         Look[] looks = new Look[cells];
         int[] argb = new int[cells];
         StringJoiner version = new StringJoiner("\n");
         for (int cell = 0; cell < cells; cell++) {
             Fill fill = fills.of(cell);
-            argb[cell] = evenArgbOf(fill, palette);
+            argb[cell] = evenArgbOf(fill, colours);
             version.add(Integer.toHexString(argb[cell]));
             if (fill instanceof Fill.Gradient || fill instanceof Fill.Pattern) {
-                looks[cell] = known.computeIfAbsent(fill, each -> lookOf(each, palette, motifs));
+                looks[cell] = known.computeIfAbsent(fill, each -> lookOf(each, colours, motifs));
                 version.add(fill.text());
                 fill.swatches()
                         .forEach(swatch -> version.add(
-                                palette.colourOf(swatch).map(Srgb::hex).orElse("-")));
+                                colours.colourOf(swatch).map(Srgb::hex).orElse("-")));
             }
         }
         return new CellColours(looks, argb, version.toString(), 1);
@@ -77,9 +77,9 @@ public final class CellColours {
         return look == null ? argb[cell] : look.argbAt((x + 0.5) * pixelPx, (y + 0.5) * pixelPx, pixelPx);
     }
 
-    private static int evenArgbOf(Fill fill, Palette palette) {
+    private static int evenArgbOf(Fill fill, SwatchColours colours) {
         return fill instanceof Fill.Flat flat
-                ? palette.colourOf(flat.swatch())
+                ? colours.colourOf(flat.swatch())
                         .map(colour -> withOpacity(colour, flat.opacity()))
                         .orElse(CLEAR)
                 : CLEAR;
@@ -89,19 +89,19 @@ public final class CellColours {
         return Math.round(255 * opacity.percent() / 100f) << 24 | colour.opaqueArgb() & 0xffffff;
     }
 
-    private static Look lookOf(Fill fill, Palette palette, Motifs motifs) {
+    private static Look lookOf(Fill fill, SwatchColours colours, Motifs motifs) {
         if (fill instanceof Fill.Gradient gradient) {
             List<GradientLook.Shown> stops = gradient.stops().stream()
-                    .flatMap(stop -> palette.colourOf(stop.swatch()).stream()
+                    .flatMap(stop -> colours.colourOf(stop.swatch()).stream()
                             .map(colour -> new GradientLook.Shown(stop.percent() / 100.0, colour)))
                     .toList();
             return stops.isEmpty() ? NOTHING : new GradientLook(gradient, stops);
         }
         Fill.Pattern pattern = (Fill.Pattern) fill;
-        List<Srgb> colours = pattern.inks().stream()
-                .flatMap(ink -> palette.colourOf(ink).stream())
+        List<Srgb> inks = pattern.inks().stream()
+                .flatMap(ink -> colours.colourOf(ink).stream())
                 .toList();
         Optional<Motif> motif = motifs.find(pattern.motif());
-        return colours.isEmpty() || motif.isEmpty() ? NOTHING : new PatternLook(pattern, motif.get(), colours);
+        return inks.isEmpty() || motif.isEmpty() ? NOTHING : new PatternLook(pattern, motif.get(), inks);
     }
 }
