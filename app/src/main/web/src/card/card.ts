@@ -1,7 +1,9 @@
 import alpine from "@alpinejs/csp";
 import { Mixer } from "../mixer/mixer";
 import { describe, PaletteCalls, type CardState, type Edit, type SwatchState } from "../mixer/palette-calls";
+import { propose, proposing } from "../mixer/proposing";
 import { byId } from "../shared/dom";
+import { call } from "../shared/http";
 import { Live } from "../shared/live";
 import { registerMenu } from "../shared/menu";
 import { ask } from "./ask";
@@ -33,9 +35,12 @@ function say(text: string): void {
 
 async function make(edits: Edit[]): Promise<void> {
   try {
-    const { words } = await calls.make(edits);
+    const mayEdit = byId("card").dataset["mayedit"] === "true";
+    const words = mayEdit
+      ? (await calls.make(edits)).words
+      : await propose(calls, document.querySelector("h1")!.textContent, edits);
     await renew();
-    say(`${words}.`);
+    say(words ? `${words}.` : "");
   } catch (error) {
     await renew();
     say((error as Error).message);
@@ -50,7 +55,10 @@ async function swatches(): Promise<{ cards: CardState[]; own: SwatchState[] }> {
 async function mix(id: string | undefined): Promise<void> {
   const { cards, own } = await swatches();
   const swatch = own.find((each) => each.id === id);
+  const card = cards.find((each) => each.id === cardId)!;
+  const isAsking = byId("card").dataset["mayedit"] !== "true" && swatch;
   mixer.open({
+    ...(isAsking ? { instead: proposing(calls, card, swatch) } : {}),
     swatch,
     colour: swatch?.colour ?? NEW_GREY,
     cards,
@@ -59,6 +67,46 @@ async function mix(id: string | undefined): Promise<void> {
     taken: (words) => void renew().then(() => say(`${words}.`)),
     closed: () => {},
   });
+}
+
+/** Mixes the colour that a part has in a wardrobe. */
+async function wear(button: HTMLElement): Promise<void> {
+  const { cards, own } = await swatches();
+  const part = button.dataset["part"]!;
+  const swatch = own.find((each) => each.id === part)!;
+  const stone = button.querySelector("path")!;
+  const wardrobe = button.closest<HTMLElement>("[data-wardrobe]")!;
+  const name = wardrobe.querySelector("h3")!.textContent;
+  mixer.open({
+    swatch,
+    colour: button.dataset["colour"]!,
+    cards,
+    card: cardId,
+    preview: (hex) => stone.setAttribute("fill", hex ?? button.dataset["colour"]!),
+    taken: (words) => void renew().then(() => say(`${words}.`)),
+    closed: () => {},
+    instead: {
+      label: `Give it to ${name}`,
+      take: async (colour) => {
+        await call(`${wardrobePath(wardrobe)}/parts`, { swatch: part, colour });
+        return `${swatch.name} is another in ${name}`;
+      },
+    },
+  });
+}
+
+async function share(button: HTMLElement): Promise<void> {
+  try {
+    const wardrobe = button.closest<HTMLElement>("[data-wardrobe]")!;
+    await call(`${wardrobePath(wardrobe)}/parts`, { swatch: button.dataset["part"], colour: null });
+    await renew();
+  } catch (error) {
+    say((error as Error).message);
+  }
+}
+
+function wardrobePath(wardrobe: HTMLElement): string {
+  return `/projects/${project}/cards/${cardId}/wardrobes/${wardrobe.dataset["wardrobe"]}`;
 }
 
 /** Shows parts in other colours for now, and the model sheet too. */
@@ -141,6 +189,10 @@ async function act(button: HTMLElement): Promise<void> {
     case "mix":
     case "add":
       return mix(id);
+    case "wear":
+      return wear(button);
+    case "share":
+      return share(button);
     case "tie":
       return tie(id!);
     case "untie":

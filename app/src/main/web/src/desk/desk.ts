@@ -42,6 +42,7 @@ import { Shore } from "./shore/shore";
 import { Column } from "./view/column";
 import { Carried } from "./view/carried";
 import { keepView } from "./view/kept-view";
+import { Lights } from "./view/lights";
 import { Look } from "./view/look";
 import { MotifPictures } from "./view/motif-pictures";
 import { Passes } from "./view/passes";
@@ -71,7 +72,7 @@ async function open(): Promise<void> {
     fetchInk(layer.ink),
     fetchOpenings(layer.openings),
   ]);
-  const fills = new Fills(layer.id, layer.cellCount, state.cards);
+  const fills = new Fills(layer.id, layer.cellCount, state.palette.cards);
   const motifs = new MotifPictures(`/projects/${path.split("/")[2]}/motifs`);
   const view = new SheetView(passes, map, ink, fills, motifs);
   const regions = new Regions(map, openings, layer);
@@ -84,8 +85,9 @@ async function open(): Promise<void> {
   const hand = new Hand(regions, fills, work, view);
   const shore = new Shore(hand, fills);
   chooseCards(path, shore);
+  const lights = new Lights(state.palette, fills);
   const live = new Live(path.split("/")[2]!);
-  const mixing = new Mixing(path, hand, fills, regions, work, view, shore, live);
+  const mixing = new Mixing(path, hand, fills, regions, work, view, shore, live, lights);
   live.onSheet((sheet, author) => {
     // Changes of one's own are answered; those of somebody else are fetched.
     if (sheet === state.sheet && author !== desk.dataset["person"]) {
@@ -135,6 +137,8 @@ async function open(): Promise<void> {
     "shift x": () => (kinds.isOpen ? kinds.close() : kinds.openHere()),
     f: () => hand.takeTool(hand.gathering.get() ? "fill" : "gather"),
     r: () => void gathering.ground(),
+    m: () => lights.next(),
+    "shift m": () => look.nextSurround(),
     h: () => column.toggle("ledger"),
     "shift h": () => column.toggle("carry"),
     y: () => column.toggle("check"),

@@ -31,6 +31,14 @@ export interface Target {
   /** After something was taken: the new swatch, if there is one. */
   taken(words: string, swatch: string | undefined): void;
   closed(): void;
+  /** What becomes of the colour when it is not the swatch everywhere that changes. */
+  readonly instead?: Instead;
+}
+
+/** Another act than changing the swatch: what its button says, and the words for what was done; undefined if it was left. */
+export interface Instead {
+  readonly label: string;
+  take(hex: string): Promise<string | undefined>;
 }
 
 /** Mixing a colour: beside the old one, seen on the sheet before it is taken. */
@@ -180,7 +188,7 @@ export class Mixer {
     this.title.textContent = swatch?.name ?? "A new colour";
     this.was.style.backgroundColor = target.colour;
     this.change.hidden = !swatch;
-    this.change.textContent = swatch ? `Change ${swatch.name} everywhere` : "";
+    this.change.textContent = target.instead?.label ?? (swatch ? `Change ${swatch.name} everywhere` : "");
     this.fillChoices(target);
     this.colour = polar(target.colour, 60);
     this.hex = target.colour;
@@ -415,8 +423,14 @@ export class Mixer {
   }
 
   private async takeChange(): Promise<void> {
-    const { swatch } = this.target!;
-    await this.make([this.asChange(swatch!)], undefined);
+    const { swatch, instead } = this.target!;
+    await this.finish(
+      () =>
+        instead
+          ? instead.take(this.hex)
+          : this.calls.make([this.asChange(swatch!)]).then(({ words }) => words),
+      undefined,
+    );
   }
 
   private async takeNew(): Promise<void> {
@@ -425,12 +439,16 @@ export class Mixer {
     const name = this.name.value.trim() || this.name.placeholder || "Colour";
     const card = this.onto.value ? { card: this.onto.value } : {};
     const follows = this.tie.checked && swatch ? { follows: swatch.id } : {};
-    await this.make([{ kind: "ADD", swatch: id, name, colour: this.hex, ...card, ...follows }], id);
+    const edit: Edit = { kind: "ADD", swatch: id, name, colour: this.hex, ...card, ...follows };
+    await this.finish(() => this.calls.make([edit]).then(({ words }) => words), id);
   }
 
-  private async make(edits: Edit[], swatch: string | undefined): Promise<void> {
+  private async finish(act: () => Promise<string | undefined>, swatch: string | undefined): Promise<void> {
     try {
-      const { words } = await this.calls.make(edits);
+      const words = await act();
+      if (words === undefined) {
+        return;
+      }
       clearTimeout(this.settling);
       this.asked++;
       this.element.hidden = true;

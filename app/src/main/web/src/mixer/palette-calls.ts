@@ -24,6 +24,8 @@ export interface CardState {
 export interface PaletteState {
   readonly cards: CardState[];
   readonly undoable: string | null;
+  /** Whether it is the lead who asks. */
+  readonly isLead: boolean;
 }
 
 /** One act on the palette; see EditMessage on the server. */
@@ -89,6 +91,11 @@ export class PaletteCalls {
 
   make(edits: Edit[]): Promise<{ id: string; words: string }> {
     return call(`${this.path}/changes`, edits);
+  }
+
+  /** Asks the lead for edits of a locked card. */
+  propose(edits: Edit[], reason: string): Promise<void> {
+    return call(`${this.path}/proposals`, { edits, reason });
   }
 
   outlook(edits: Edit[]): Promise<Outlook> {

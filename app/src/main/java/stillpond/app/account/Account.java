@@ -24,6 +24,10 @@ class Account {
         this.passwordHash = passwordHash;
     }
 
+    String displayName() {
+        return displayName;
+    }
+
     UUID id() {
         return id;
     }

@@ -1,7 +1,10 @@
 package stillpond.app.account;
 
+import java.util.Collection;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -36,6 +39,12 @@ public class Accounts implements UserDetailsService {
                 displayName.strip(),
                 passwords.encode(password));
         return accounts.save(account).id();
+    }
+
+    /** The names under which some people are shown, by account. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> names(Collection<UUID> ids) {
+        return accounts.findAllById(ids).stream().collect(Collectors.toMap(Account::id, Account::displayName));
     }
 
     @Transactional(readOnly = true)

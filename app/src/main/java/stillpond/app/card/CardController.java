@@ -21,6 +21,7 @@ import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
+import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Sheet;
@@ -39,24 +40,30 @@ class CardController {
 
     private final Projects projects;
     private final Palettes palettes;
+    private final Stagings stagings;
     private final Sheets sheets;
     private final Exchange exchange;
     private final ModelSheets modelSheets;
     private final Press press;
+    private final Proposals proposals;
 
     CardController(
             Projects projects,
             Palettes palettes,
+            Stagings stagings,
             Sheets sheets,
             Exchange exchange,
             ModelSheets modelSheets,
-            Press press) {
+            Press press,
+            Proposals proposals) {
         this.projects = projects;
         this.palettes = palettes;
+        this.stagings = stagings;
         this.sheets = sheets;
         this.exchange = exchange;
         this.modelSheets = modelSheets;
         this.press = press;
+        this.proposals = proposals;
     }
 
     @GetMapping("/projects/{project}/cards/{card}")
@@ -71,6 +78,7 @@ class CardController {
         model.addAttribute("card", CardView.of(palette.card(card).orElseThrow(), palette));
         model.addAttribute("cards", CardView.of(palette));
         model.addAttribute("isLead", projects.isLead(project, person.id()));
+        model.addAttribute("wardrobes", stagings.of(project).wardrobes(card));
         model.addAttribute("sheets", all);
         model.addAttribute("model", modelSheets.of(card, all).orElse(null));
         return "card/card";
@@ -88,6 +96,7 @@ class CardController {
         model.addAttribute("project", projects.get(project));
         model.addAttribute("cards", CardView.of(palettes.of(project)));
         model.addAttribute("press", press.titleOf(project));
+        model.addAttribute("proposals", proposals.open(project));
         return "card/cards";
     }
 

@@ -40,16 +40,21 @@ class CardEdits {
      *
      * @param colours the colours that would become others, by swatch
      */
-    record Outlook(Map<UUID, String> colours, List<WornSwatches.Worn> sheets) {}
+    record Outlook(Map<UUID, String> colours, List<WornSwatches.Worn> sheets, List<String> words) {}
 
     /** @throws IllegalArgumentException with a message for the user; nothing is changed then */
     Palettes.Made make(UUID project, UUID author, List<EditMessage> messages) {
+        return make(project, author, messages, "");
+    }
+
+    /** As above, with the reason for the history. */
+    Palettes.Made make(UUID project, UUID author, List<EditMessage> messages, String reason) {
         if (messages.isEmpty()) {
             throw new IllegalArgumentException("No change was named.");
         }
         Palette before = palettes.of(project);
         Palettes.Made made =
-                palettes.change(project, author, projects.isLead(project, author), edits(messages, before));
+                palettes.change(project, author, projects.isLead(project, author), edits(messages, before), reason);
         Palette after = palettes.of(project);
         for (EditMessage message : messages) {
             if (message.kind() == EditMessage.Kind.REMOVE) {
@@ -102,7 +107,9 @@ class CardEdits {
     public Outlook outlook(UUID project, List<EditMessage> messages) {
         Palette before = palettes.of(project);
         Palette after = before;
+        List<String> words = new ArrayList<>();
         for (PaletteEdit edit : edits(messages, before)) {
+            words.add(edit.words());
             after = after.after(edit);
         }
         Map<UUID, String> colours = new HashMap<>();
@@ -116,7 +123,7 @@ class CardEdits {
         messages.stream()
                 .filter(message -> message.kind() == EditMessage.Kind.REMOVE)
                 .forEach(message -> colours.put(message.swatch(), "none"));
-        return new Outlook(colours, colours.isEmpty() ? List.of() : worn.where(Set.copyOf(colours.keySet())));
+        return new Outlook(colours, colours.isEmpty() ? List.of() : worn.where(Set.copyOf(colours.keySet())), words);
     }
 
     Palettes.Made undo(UUID project, UUID author) {

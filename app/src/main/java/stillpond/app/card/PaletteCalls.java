@@ -3,6 +3,7 @@ package stillpond.app.card;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -10,11 +11,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardState;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
+import stillpond.app.project.Projects;
 import stillpond.core.colour.Adjustment;
 import stillpond.core.colour.Cmyk;
 import stillpond.core.colour.ColourNames;
@@ -28,20 +31,31 @@ class PaletteCalls {
 
     private final Palettes palettes;
     private final CardEdits edits;
+    private final Projects projects;
+    private final Proposals proposals;
     private final UsedColours used;
     private final Press press;
     private final ReferencePictures pictures;
 
-    PaletteCalls(Palettes palettes, CardEdits edits, UsedColours used, Press press, ReferencePictures pictures) {
+    PaletteCalls(
+            Palettes palettes,
+            CardEdits edits,
+            Projects projects,
+            Proposals proposals,
+            UsedColours used,
+            Press press,
+            ReferencePictures pictures) {
         this.palettes = palettes;
         this.edits = edits;
+        this.projects = projects;
+        this.proposals = proposals;
         this.used = used;
         this.press = press;
         this.pictures = pictures;
     }
 
     /** @param undoable what the person would take back next, in words; null if nothing */
-    record PaletteState(List<CardState> cards, String undoable) {}
+    record PaletteState(List<CardState> cards, String undoable, boolean isLead) {}
 
     @GetMapping
     PaletteState palette(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person) {
@@ -49,7 +63,8 @@ class PaletteCalls {
                 CardView.of(palettes.of(project)).stream().map(CardState::of).toList(),
                 palettes.undoable(project, person.id())
                         .map(Palettes.Made::words)
-                        .orElse(null));
+                        .orElse(null),
+                projects.isLead(project, person.id()));
     }
 
     @PostMapping("/changes")
@@ -58,6 +73,19 @@ class PaletteCalls {
             @AuthenticationPrincipal SignedIn person,
             @RequestBody List<EditMessage> messages) {
         return edits.make(project, person.id(), messages);
+    }
+
+    /** Edits that somebody asks the lead for. @param reason not blank */
+    record ProposalMessage(String reason, List<EditMessage> edits) {}
+
+    @PostMapping("/proposals")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void propose(
+            @PathVariable UUID project,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody ProposalMessage message) {
+        edits.outlook(project, message.edits());
+        proposals.make(project, person.id(), message.reason(), message.edits());
     }
 
     /** What some edits would change, which is nothing yet. */

@@ -7,8 +7,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.check.Finding;
 
@@ -18,13 +19,13 @@ import stillpond.core.check.Finding;
 public class SheetFindings {
 
     private final Sheets sheets;
-    private final Palettes palettes;
+    private final SheetColours colours;
     private final AcceptedFindingRepository accepted;
     private final Clock clock;
 
-    SheetFindings(Sheets sheets, Palettes palettes, AcceptedFindingRepository accepted, Clock clock) {
+    SheetFindings(Sheets sheets, SheetColours colours, AcceptedFindingRepository accepted, Clock clock) {
         this.sheets = sheets;
-        this.palettes = palettes;
+        this.colours = colours;
         this.accepted = accepted;
         this.clock = clock;
     }
@@ -34,11 +35,12 @@ public class SheetFindings {
 
     @Transactional(readOnly = true)
     public List<Found> of(UUID project, UUID sheet) {
-        Layer layer = sheets.get(project, sheet).frontLayer();
+        Sheet present = sheets.get(project, sheet);
+        Layer layer = present.frontLayer();
         Set<String> meant = accepted.findByKeyLayerId(layer.id()).stream()
                 .map(AcceptedFinding::finding)
                 .collect(Collectors.toSet());
-        return sheets.check(layer, palettes.of(project)).stream()
+        return sheets.check(layer, colours.dressed(present)).stream()
                 .map(finding -> new Found(layer.id(), finding, meant.contains(finding.key())))
                 .toList();
     }

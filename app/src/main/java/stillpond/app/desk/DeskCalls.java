@@ -43,6 +43,12 @@ class DeskCalls {
         return states.of(sheets.get(project, sheet), person.id());
     }
 
+    /** The colours of the sheet alone, for a desk that is open while they change. */
+    @GetMapping("/colours")
+    SheetPalette colours(@PathVariable UUID project, @PathVariable UUID sheet) {
+        return states.palette(sheets.get(project, sheet));
+    }
+
     /** Whether the gaps of the sheet have been found; asked by a desk that was opened before. */
     @GetMapping("/sharp")
     boolean isSharp(@PathVariable UUID project, @PathVariable UUID sheet) {

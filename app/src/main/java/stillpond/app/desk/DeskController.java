@@ -15,8 +15,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
-import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.shelf.ProjectView;
 import stillpond.app.shelf.ProjectViews;
@@ -31,7 +31,7 @@ class DeskController {
     private final ProjectViews projects;
     private final Sheets sheets;
     private final DeskStates states;
-    private final Palettes palettes;
+    private final SheetColours colours;
     private final ShoreCards shore;
     private final JsonMapper json;
 
@@ -39,13 +39,13 @@ class DeskController {
             ProjectViews projects,
             Sheets sheets,
             DeskStates states,
-            Palettes palettes,
+            SheetColours colours,
             ShoreCards shore,
             JsonMapper json) {
         this.projects = projects;
         this.sheets = sheets;
         this.states = states;
-        this.palettes = palettes;
+        this.colours = colours;
         this.shore = shore;
         this.json = json;
     }
@@ -68,17 +68,22 @@ class DeskController {
                         .orElseThrow());
         DeskState state = states.of(present, person.id());
         model.addAttribute("planes", state.planes());
+        model.addAttribute(
+                "light",
+                state.palette().light() == 0
+                        ? null
+                        : state.palette().lights().get(state.palette().light()).name());
         // Inside a script element, no text may look like its end.
         model.addAttribute("state", json.writeValueAsString(state).replace("<", "\\u003c"));
-        lay(model, project, sheet, view.cards());
+        lay(model, present, cards(present));
         return "desk/desk";
     }
 
     /** The cards on the shore alone, for a desk that is open while the palette changes. */
     @GetMapping("/projects/{project}/sheets/{sheet}/shore")
     String shore(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
-        sheets.get(project, sheet);
-        lay(model, project, sheet, cards(project));
+        Sheet present = sheets.get(project, sheet);
+        lay(model, present, cards(present));
         return "desk/shore :: cards";
     }
 
@@ -86,21 +91,21 @@ class DeskController {
     @PostMapping("/projects/{project}/sheets/{sheet}/shore")
     String chooseCards(
             @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody List<UUID> cards, Model model) {
-        sheets.get(project, sheet);
-        List<CardView> all = cards(project);
+        Sheet present = sheets.get(project, sheet);
+        List<CardView> all = cards(present);
         Set<UUID> known = all.stream().map(CardView::id).collect(Collectors.toSet());
         shore.choose(sheet, cards.stream().filter(known::contains).distinct().toList());
-        lay(model, project, sheet, all);
+        lay(model, present, all);
         return "desk/shore :: cards";
     }
 
-    private List<CardView> cards(UUID project) {
-        return CardView.of(palettes.of(project));
+    private List<CardView> cards(Sheet sheet) {
+        return CardView.of(colours.dressed(sheet));
     }
 
-    private void lay(Model model, UUID project, UUID sheet, List<CardView> all) {
-        List<CardView> cards = shore.of(sheet, all);
-        model.addAttribute("projectId", project);
+    private void lay(Model model, Sheet sheet, List<CardView> all) {
+        List<CardView> cards = shore.of(sheet.project(), sheet.id(), all);
+        model.addAttribute("projectId", sheet.project());
         model.addAttribute("shore", cards);
         model.addAttribute("allCards", all);
         model.addAttribute("keys", keys(cards));

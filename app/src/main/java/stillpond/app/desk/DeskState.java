@@ -8,8 +8,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
-import stillpond.app.palette.CardState;
-import stillpond.app.palette.CardView;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.UndoableChanges;
@@ -17,14 +15,13 @@ import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.gap.Dams;
 import stillpond.core.ink.InkSettings;
-import stillpond.core.palette.Palette;
 
 /** Everything the desk needs to show a sheet, but for its planes. */
 record DeskState(
         UUID sheet,
         String title,
         List<LayerState> layers,
-        List<CardState> cards,
+        SheetPalette palette,
         List<ChangeAnswer> undoable,
         List<ChangeAnswer> redoable) {
 
@@ -57,7 +54,8 @@ record DeskState(
         }
     }
 
-    static DeskState of(Sheet sheet, List<Fills> fills, List<Dams> dams, Palette palette, UndoableChanges undoable) {
+    static DeskState of(
+            Sheet sheet, List<Fills> fills, List<Dams> dams, SheetPalette palette, UndoableChanges undoable) {
         String planes = "/projects/" + sheet.project() + "/sheets/" + sheet.id() + "/planes/";
         List<LayerState> layers = new ArrayList<>();
         for (Layer layer : sheet.layers()) {
@@ -67,7 +65,7 @@ record DeskState(
                 sheet.id(),
                 sheet.title(),
                 layers,
-                cards(palette),
+                palette,
                 undoable.undoable().stream().map(ChangeAnswer::of).toList(),
                 undoable.redoable().stream().map(ChangeAnswer::of).toList());
     }
@@ -107,9 +105,5 @@ record DeskState(
                 planes + layer.smallCells(),
                 InkState.of(layer.settings()),
                 cellsByFill);
-    }
-
-    private static List<CardState> cards(Palette palette) {
-        return CardView.of(palette).stream().map(CardState::of).toList();
     }
 }

@@ -2,10 +2,11 @@ package stillpond.app.desk;
 
 import java.util.UUID;
 import org.springframework.stereotype.Service;
-import stillpond.app.palette.Palettes;
+import stillpond.app.palette.Stagings;
 import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 
 /** Puts together what the desk starts with. */
@@ -17,13 +18,15 @@ class DeskStates {
 
     private final Sheets sheets;
     private final SheetChanges changes;
-    private final Palettes palettes;
+    private final SheetColours colours;
+    private final Stagings stagings;
     private final Sharpening sharpening;
 
-    DeskStates(Sheets sheets, SheetChanges changes, Palettes palettes, Sharpening sharpening) {
+    DeskStates(Sheets sheets, SheetChanges changes, SheetColours colours, Stagings stagings, Sharpening sharpening) {
         this.sheets = sheets;
         this.changes = changes;
-        this.palettes = palettes;
+        this.colours = colours;
+        this.stagings = stagings;
         this.sharpening = sharpening;
     }
 
@@ -34,7 +37,11 @@ class DeskStates {
                 sheet,
                 sheet.layers().stream().map(sheets::fills).toList(),
                 sheet.layers().stream().map(sheets::dams).toList(),
-                palettes.of(sheet.project()),
+                palette(sheet),
                 changes.undoable(sheet.id(), person, KNOWN_STEPS));
+    }
+
+    SheetPalette palette(Sheet sheet) {
+        return SheetPalette.of(colours.dressed(sheet), stagings.of(sheet.project()), sheet.scene(), sheet.id());
     }
 }

@@ -1,7 +1,9 @@
 package stillpond.app.export;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
@@ -16,12 +18,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import stillpond.app.palette.Stagings;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetPictures;
 import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.Showing;
 import stillpond.core.format.PngWriter;
 import stillpond.core.ink.Picture;
-import stillpond.core.palette.Palette;
+import stillpond.core.palette.Staging;
 
 @RestController
 @RequestMapping("/projects/{project}/sheets/{sheet}")
@@ -29,10 +33,12 @@ class PictureController {
 
     private final Sheets sheets;
     private final SheetPictures pictures;
+    private final Stagings stagings;
 
-    PictureController(Sheets sheets, SheetPictures pictures) {
+    PictureController(Sheets sheets, SheetPictures pictures, Stagings stagings) {
         this.sheets = sheets;
         this.pictures = pictures;
+        this.stagings = stagings;
     }
 
     /**
@@ -40,6 +46,10 @@ class PictureController {
      *
      * @param tried swatches to be shown in other colours, each as its id and a hex code
      * @param lit swatches that alone keep their colours, all others being greys; none: all do
+     * @param light {@code own}, {@code plain} (as drawn) or the id of one
+     * @param rule a whole light in its stored form, in place of {@code light}
+     * @param wear what cards wear: the id of the card, a colon, and a wardrobe, {@code plain} or {@code follow}
+     * @param at an earlier moment
      */
     @GetMapping("/small.png")
     ResponseEntity<StreamingResponseBody> small(
@@ -47,14 +57,19 @@ class PictureController {
             @PathVariable UUID sheet,
             @RequestParam(name = "try", defaultValue = "") List<String> tried,
             @RequestParam(defaultValue = "") Set<UUID> lit,
+            @RequestParam(defaultValue = "own") String light,
+            @RequestParam(defaultValue = "") String rule,
+            @RequestParam(defaultValue = "") List<String> wear,
+            @RequestParam Optional<Instant> at,
             WebRequest request) {
-        Sheet present = sheets.get(project, sheet);
-        Palette palette = lit.isEmpty() ? pictures.palette(present, tried) : pictures.lit(present, lit);
-        String version = '"' + pictures.smallVersion(present, palette) + '"';
+        Showing.Asked asked = new Showing.Asked(tried, lit, light, rule, wear, at.orElse(null));
+        Showing showing = Showing.of(asked, stagings.of(project));
+        SheetPictures.Coloured coloured = pictures.colour(sheets.get(project, sheet), showing);
+        String version = '"' + coloured.smallVersion() + '"';
         if (request.checkNotModified(version)) {
             return null;
         }
-        Picture picture = pictures.small(present, palette);
+        Picture picture = pictures.small(coloured);
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noCache().cachePrivate())
                 .eTag(version)
@@ -62,16 +77,33 @@ class PictureController {
                 .body(out -> PngWriter.write(picture, out));
     }
 
+    /** @param light {@code own}, or {@code plain} for as drawn */
     @GetMapping("/export/flats.png")
-    ResponseEntity<StreamingResponseBody> flats(@PathVariable UUID project, @PathVariable UUID sheet) {
+    ResponseEntity<StreamingResponseBody> flats(
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam(defaultValue = "own") String light) {
         Sheet present = sheets.get(project, sheet);
-        return download(present.title() + " - flats.png", pictures.flats(present));
+        return download(name(present, light) + " - flats.png", pictures.flats(present, showing(light)));
     }
 
     @GetMapping("/export/composed.png")
-    ResponseEntity<StreamingResponseBody> composed(@PathVariable UUID project, @PathVariable UUID sheet) {
+    ResponseEntity<StreamingResponseBody> composed(
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam(defaultValue = "own") String light) {
         Sheet present = sheets.get(project, sheet);
-        return download(present.title() + ".png", pictures.composed(present));
+        return download(name(present, light) + ".png", pictures.composed(present, showing(light)));
+    }
+
+    private static Showing showing(String light) {
+        return light.equals("own") ? Showing.OWN : Showing.AS_DRAWN;
+    }
+
+    /** Says which light a picture shows wherever there is one. */
+    private String name(Sheet sheet, String light) {
+        Staging staging = stagings.of(sheet.project());
+        if (staging.lightOn(sheet.scene(), sheet.id()).isEmpty()) {
+            return sheet.title();
+        }
+        return sheet.title() + " - "
+                + (light.equals("own") ? staging.lit(sheet.scene(), sheet.id()).name() : "as drawn");
     }
 
     private static ResponseEntity<StreamingResponseBody> download(String fileName, Picture picture) {

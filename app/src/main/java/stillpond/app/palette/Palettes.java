@@ -1,7 +1,9 @@
 package stillpond.app.palette;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -74,6 +76,11 @@ public class Palettes {
      * @throws IllegalArgumentException with a message for the user; then nothing is changed
      */
     public Made change(UUID project, UUID author, boolean mayUnlock, List<PaletteEdit> edits) {
+        return change(project, author, mayUnlock, edits, "");
+    }
+
+    /** As above, with the reason for the history. */
+    public Made change(UUID project, UUID author, boolean mayUnlock, List<PaletteEdit> edits, String reason) {
         cards.lock(project);
         Palette before = of(project);
         Palette after = before;
@@ -83,7 +90,13 @@ public class Palettes {
         }
         String words = edits.get(0).words();
         StoredPaletteChange change = new StoredPaletteChange(
-                UUID.randomUUID(), project, author, clock.instant(), words, text(before, after), text(after, before));
+                UUID.randomUUID(),
+                project,
+                author,
+                clock.instant(),
+                words,
+                reason,
+                new StoredPaletteChange.Texts(text(before, after), text(after, before)));
         changes.save(change);
         write(project, before, after);
         events.publishEvent(new PaletteChanged(project));
@@ -115,8 +128,8 @@ public class Palettes {
         cards.lock(project);
         StoredPaletteChange change = latest(project, author)
                 .orElseThrow(() -> new IllegalArgumentException("There is no change of yours to take back."));
-        List<CardText> formerly = List.of(json.readValue(change.before(), CardText[].class));
-        List<CardText> then = List.of(json.readValue(change.after(), CardText[].class));
+        List<CardText> formerly = read(change.before());
+        List<CardText> then = read(change.after());
         Palette now = of(project);
         Map<UUID, Card> asChanged = then.stream().collect(Collectors.toMap(CardText::id, CardText::asCard));
         boolean changedSince = asChanged.values().stream()
@@ -126,7 +139,7 @@ public class Palettes {
                     "Somebody has changed this card since, so your change cannot simply be taken back.");
         }
         Palette restored = restored(now, formerly, asChanged.keySet());
-        change.undo();
+        change.undo(clock.instant());
         changes.save(change);
         write(project, now, restored);
         events.publishEvent(new PaletteChanged(project));
@@ -143,8 +156,81 @@ public class Palettes {
         return new Palette(cards);
     }
 
+    private List<CardText> read(String text) {
+        return List.of(json.readValue(text, CardText[].class));
+    }
+
+    /** As it was at a moment. */
+    @Transactional(readOnly = true)
+    public Palette at(UUID project, Instant moment) {
+        List<Step> steps = new ArrayList<>();
+        for (StoredPaletteChange change : changes.findSince(project, moment)) {
+            if (change.madeAt().isAfter(moment)) {
+                steps.add(new Step(change.madeAt(), read(change.after()), read(change.before())));
+            }
+            if (change.undoneAt() != null && change.undoneAt().isAfter(moment)) {
+                steps.add(new Step(change.undoneAt(), read(change.before()), read(change.after())));
+            }
+        }
+        steps.sort(Comparator.comparing(Step::at).reversed());
+        Palette then = of(project);
+        for (Step step : steps) {
+            then = restored(
+                    then, step.to(), step.from().stream().map(CardText::id).collect(Collectors.toSet()));
+        }
+        return then;
+    }
+
+    /** A step to go back over: from what it led to, to what was before. */
+    private record Step(Instant at, List<CardText> from, List<CardText> to) {}
+
+    /** One change of a card. @param before empty if it added the card @param after empty if it removed the card */
+    public record CardChange(
+            UUID id,
+            UUID author,
+            Instant madeAt,
+            String words,
+            String reason,
+            boolean isUndone,
+            Optional<Card> before,
+            Optional<Card> after) {}
+
+    /** What was ever changed of a card, latest first; an empty one if it is as it began. */
+    @Transactional(readOnly = true)
+    public List<CardChange> history(UUID project, UUID card) {
+        return changes.findByProjectIdOrderByMadeAtDesc(project).stream()
+                .map(change -> new CardChange(
+                        change.id(),
+                        change.authorId(),
+                        change.madeAt(),
+                        change.words(),
+                        change.reason(),
+                        change.undoneAt() != null,
+                        find(change.before(), card),
+                        find(change.after(), card)))
+                .filter(change -> change.before().isPresent() || change.after().isPresent())
+                .toList();
+    }
+
+    private Optional<Card> find(String text, UUID card) {
+        return read(text).stream()
+                .filter(each -> each.id().equals(card))
+                .findFirst()
+                .map(CardText::asCard);
+    }
+
+    /** Says why a change was made; only its author does. */
+    public void explain(UUID project, UUID change, UUID author, String reason) {
+        StoredPaletteChange explained =
+                changes.findByIdAndProjectId(change, project).orElseThrow();
+        if (!explained.authorId().equals(author)) {
+            throw new IllegalArgumentException("Only who made a change says why.");
+        }
+        explained.explain(reason.strip());
+    }
+
     private Optional<StoredPaletteChange> latest(UUID project, UUID author) {
-        return changes.findFirstByProjectIdAndAuthorIdAndUndoneFalseOrderByMadeAtDesc(project, author);
+        return changes.findFirstByProjectIdAndAuthorIdAndUndoneAtIsNullOrderByMadeAtDesc(project, author);
     }
 
     /** The cards of one palette that are not the same in another. */

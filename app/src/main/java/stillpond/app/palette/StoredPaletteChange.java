@@ -20,18 +20,23 @@ class StoredPaletteChange {
     private String words;
     private String before;
     private String after;
-    private boolean undone;
+    private Instant undoneAt;
+    private String reason;
 
     protected StoredPaletteChange() {}
 
-    StoredPaletteChange(UUID id, UUID project, UUID author, Instant madeAt, String words, String before, String after) {
+    /** The cards concerned before and after, as JSON. */
+    record Texts(String before, String after) {}
+
+    StoredPaletteChange(UUID id, UUID project, UUID author, Instant madeAt, String words, String reason, Texts texts) {
         this.id = id;
         this.projectId = project;
         this.authorId = author;
         this.madeAt = madeAt;
         this.words = words;
-        this.before = before;
-        this.after = after;
+        this.reason = reason;
+        this.before = texts.before();
+        this.after = texts.after();
     }
 
     UUID id() {
@@ -62,11 +67,21 @@ class StoredPaletteChange {
         return after;
     }
 
-    boolean isUndone() {
-        return undone;
+    /** When it was taken back; null if it stands. */
+    Instant undoneAt() {
+        return undoneAt;
     }
 
-    void undo() {
-        undone = true;
+    void undo(Instant at) {
+        undoneAt = at;
+    }
+
+    /** Why it was made; may be empty. */
+    String reason() {
+        return reason;
+    }
+
+    void explain(String why) {
+        reason = why;
     }
 }

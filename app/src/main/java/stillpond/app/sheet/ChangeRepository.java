@@ -16,6 +16,8 @@ interface ChangeRepository extends JpaRepository<StoredChange, UUID> {
             limit 1""")
     Optional<StoredChange> findNewestChild(UUID sheet, UUID author, UUID parent);
 
+    List<StoredChange> findBySheetIdOrderByRevision(UUID sheetId);
+
     /** The change named and those before it on its line, newest first. */
     @NativeQuery("""
             with recursive line as (

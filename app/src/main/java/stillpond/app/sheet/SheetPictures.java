@@ -1,113 +1,82 @@
 package stillpond.app.sheet;
 
-import java.util.List;
 import java.util.Set;
-import java.util.UUID;
 import org.springframework.stereotype.Service;
-import stillpond.app.palette.Palettes;
 import stillpond.core.cell.CellPlane;
-import stillpond.core.colour.Gamut;
-import stillpond.core.colour.Mixing;
-import stillpond.core.colour.Oklab;
-import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fills;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
-import stillpond.core.palette.Card;
-import stillpond.core.palette.Paint;
-import stillpond.core.palette.Palette;
-import stillpond.core.palette.Swatch;
 import stillpond.core.render.AddedInk;
 import stillpond.core.render.CellColours;
 import stillpond.core.render.SheetPainter;
 import stillpond.core.render.SmallSheet;
 
-/** Paints sheets as they are now. */
+/** Paints sheets. */
 @Service
 public class SheetPictures {
 
-    private static final int UUID_LENGTH = 36;
-    /** How much white greys get beside what is lit. */
-    private static final double PALE_PERCENT = 45;
-
     private final Sheets sheets;
     private final Planes planes;
-    private final Palettes palettes;
+    private final SheetColours colours;
+    private final Moments moments;
     private final LayerDams dams;
     private final ProjectMotifs motifs;
 
-    SheetPictures(Sheets sheets, Planes planes, Palettes palettes, LayerDams dams, ProjectMotifs motifs) {
+    SheetPictures(
+            Sheets sheets, Planes planes, SheetColours colours, Moments moments, LayerDams dams, ProjectMotifs motifs) {
         this.sheets = sheets;
         this.planes = planes;
-        this.palettes = palettes;
+        this.colours = colours;
+        this.moments = moments;
         this.dams = dams;
         this.motifs = motifs;
     }
 
-    /** Changes whenever the small picture of a sheet does. */
-    public String smallVersion(Sheet sheet, Palette palette) {
-        Layer layer = sheet.frontLayer();
-        return layer.smallInk()
-                + layer.smallCells()
-                + colours(sheet.project(), palette, layer).version();
-    }
+    /** A layer and the colours that its cells show, ready to be painted. */
+    public record Coloured(Layer layer, CellColours colours) {
 
-    /** The palette of a sheet's project with some swatches in other colours, each given as its id and a hex code. */
-    public Palette palette(Sheet sheet, List<String> tried) {
-        List<Card> cards = palettes.of(sheet.project()).cards();
-        for (String each : tried) {
-            UUID id = UUID.fromString(each.substring(0, UUID_LENGTH));
-            Paint paint = new Paint.Process(Srgb.ofHex(each.substring(UUID_LENGTH)));
-            cards = cards.stream().map(card -> card.painting(id, paint)).toList();
+        /** Changes whenever the small picture does. */
+        public String smallVersion() {
+            return layer.smallInk() + layer.smallCells() + colours.version();
         }
-        return new Palette(cards);
     }
 
-    /** The palette of a sheet's project in which only some swatches keep their colours, and all others are pale greys of their lightness. */
-    public Palette lit(Sheet sheet, Set<UUID> lit) {
-        Palette palette = palettes.of(sheet.project());
-        return new Palette(palette.cards().stream()
-                .map(card -> {
-                    Card shown = card;
-                    for (Swatch swatch : card.swatches()) {
-                        Srgb colour = palette.colourOf(swatch.id()).orElseThrow();
-                        Srgb seen = lit.contains(swatch.id()) ? colour : paleGrey(colour);
-                        shown = shown.painting(swatch.id(), new Paint.Process(seen));
-                    }
-                    return shown;
-                })
-                .toList());
-    }
-
-    private static Srgb paleGrey(Srgb colour) {
-        Oklab grey = new Oklab(Oklab.of(colour).lightness(), 0, 0);
-        return Mixing.tint(Gamut.show(grey).colour(), PALE_PERCENT);
+    public Coloured colour(Sheet sheet, Showing showing) {
+        Moments.Worn worn = showing.at()
+                .map(moment -> moments.at(sheet, moment))
+                .orElseGet(() -> new Moments.Worn(sheet.frontLayer(), sheets.fills(sheet.frontLayer())));
+        Layer layer = worn.layer();
+        Fills fills = worn.fills();
+        return new Coloured(
+                layer,
+                CellColours.of(fills, colours.of(sheet, showing), motifs.of(sheet.project()), layer.cellCount()));
     }
 
     /** Small enough for a strip of sheets. */
-    public Picture small(Sheet sheet, Palette palette) {
-        Layer layer = sheet.frontLayer();
+    public Picture small(Coloured coloured) {
+        Layer layer = coloured.layer();
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.smallCells()));
         SmallSheet small = new SmallSheet(cells, PlaneCodec.decodeInk(planes.content(layer.smallInk())));
-        return small.paint(
-                colours(sheet.project(), palette, layer).inPixelsOf(layer.widthPx() / (double) cells.widthPx()));
+        return small.paint(coloured.colours().inPixelsOf(layer.widthPx() / (double) cells.widthPx()));
     }
 
     /** The flats at full size, without ink and without antialiasing. */
-    public Picture flats(Sheet sheet) {
-        Layer layer = sheet.frontLayer();
+    public Picture flats(Sheet sheet, Showing showing) {
+        Coloured coloured = colour(sheet, showing);
         return SheetPainter.flats(
-                PlaneCodec.decodeCells(planes.content(layer.cells())), colours(sheet.project(), layer));
+                PlaneCodec.decodeCells(planes.content(coloured.layer().cells())), coloured.colours());
     }
 
     /** The sheet at full size, ink over flats over paper. */
-    public Picture composed(Sheet sheet) {
-        Layer layer = sheet.frontLayer();
+    public Picture composed(Sheet sheet, Showing showing) {
+        Coloured coloured = colour(sheet, showing);
+        Layer layer = coloured.layer();
         return SheetPainter.composed(
                 PlaneCodec.decodeCells(planes.content(layer.cells())),
                 withAddedInk(layer, PlaneCodec.decodeInk(planes.content(layer.ink()))),
-                colours(sheet.project(), layer));
+                coloured.colours());
     }
 
     private InkPlane withAddedInk(Layer layer, InkPlane ink) {
@@ -118,13 +87,5 @@ public class SheetPictures {
         Openings openings = dams.openings(layer);
         return AddedInk.over(
                 ink, inked.stream().sorted().map(openings.openings()::get).toList(), openings.strokePx());
-    }
-
-    private CellColours colours(UUID project, Layer layer) {
-        return colours(project, palettes.of(project), layer);
-    }
-
-    private CellColours colours(UUID project, Palette palette, Layer layer) {
-        return CellColours.of(sheets.fills(layer), palette, motifs.of(project), layer.cellCount());
     }
 }

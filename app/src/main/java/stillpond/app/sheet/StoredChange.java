@@ -148,6 +148,10 @@ class StoredChange implements Persistable<UUID> {
         return madeAt;
     }
 
+    long revision() {
+        return revision;
+    }
+
     Kind kind() {
         return kind;
     }

@@ -15,11 +15,12 @@ export class Fills {
   /** Those of several colours. */
   readonly looks = new Looks((swatch) => {
     const hex = this.triedInLooks.get(swatch);
-    const colour = hex ? rgbaOf(hex) : (this.tried.get(swatch) ?? this.colours.get(swatch));
+    const colour = hex ? rgbaOf(hex) : this.shown(swatch);
     return colour && this.eyes ? this.eyes(colour) : colour;
   });
 
   private triedInLooks: ReadonlyMap<Fill, string> = new Map();
+  private lit: ReadonlyMap<Fill, Rgba> = new Map();
   private readonly tried = new Map<Fill, Rgba>();
   private readonly triedCells = new Map<number, Rgba>();
   private fillOfCell: Fill[];
@@ -56,6 +57,12 @@ export class Fills {
         this.colours.set(swatch.id, rgbaOf(swatch.colour));
       }
     }
+    this.paintAll();
+  }
+
+  /** Shows swatches in the colours that they have under a light; others, and all that is tried on, as drawn. */
+  underLight(colours: Record<Fill, string>): void {
+    this.lit = new Map(Object.entries(colours).map(([fill, hex]) => [fill, rgbaOf(hex)]));
     this.paintAll();
   }
 
@@ -238,8 +245,14 @@ export class Fills {
     return swatchesOf(fill).every((swatch) => this.swatches.has(swatch));
   }
 
+  /** What a swatch shows now. While something is tried on, all is seen as drawn, so that it can be judged. */
+  private shown(swatch: Fill): Rgba | undefined {
+    const isTrying = this.tried.size > 0 || this.triedCells.size > 0;
+    return (isTrying ? this.tried : this.lit).get(swatch) ?? this.colours.get(swatch);
+  }
+
   colour(fill: Fill): Rgba {
-    const known = this.tried.get(fill) ?? this.colours.get(fill);
+    const known = this.shown(fill);
     const made = known ? undefined : madeOf(fill);
     if (!made) {
       return known ?? CLEAR;
@@ -248,15 +261,18 @@ export class Fills {
       const number = this.looks.numberOf(fill);
       return (number === undefined ? this.looks.look(made) : this.looks.all[number]!).mean;
     }
-    const colour = this.tried.get(made.swatch) ?? this.colours.get(made.swatch);
+    const colour = this.shown(made.swatch);
     return colour ? [colour[0], colour[1], colour[2], Math.round((255 * made.opacity) / 100)] : CLEAR;
   }
 
-  /** A fill as a background of the style sheet's language, for small pictures of it. */
+  /** A fill, as drawn, as a background of the style sheet's language, for small pictures of it. */
   css(fill: Fill): string {
     const made = madeOf(fill);
     if (!made || made.kind === "flat") {
-      return fill === NO_FILL ? "transparent" : hexOf(this.colour(fill));
+      const swatch = made?.swatch ?? fill;
+      return fill === NO_FILL
+        ? "transparent"
+        : hexOf(this.tried.get(swatch) ?? this.colours.get(swatch) ?? CLEAR);
     }
     const { colours } = this.looks.look(made);
     const last = made.kind === "pattern" ? 1 : colours.length / 4 - 1;

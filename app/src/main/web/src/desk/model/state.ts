@@ -21,6 +21,25 @@ export interface Card {
   readonly swatches: Swatch[];
 }
 
+/** A light as this sheet's swatches look under it. */
+export interface LightState {
+  /** Empty for as drawn. */
+  readonly id: string;
+  readonly name: string;
+  /** By swatch; none where it shows what it is. */
+  readonly colours: Record<Fill, string>;
+}
+
+/** The colours of a sheet. */
+export interface SheetPalette {
+  /** As drawn, in the wardrobes worn here. */
+  readonly cards: Card[];
+  /** As drawn first. */
+  readonly lights: LightState[];
+  /** The sheet's own, by its place among them. */
+  readonly light: number;
+}
+
 /** How ink is told from paper; null where it is found from the picture. */
 export interface InkSettings {
   readonly threshold: number | null;
@@ -84,7 +103,7 @@ export interface DeskState {
   readonly sheet: string;
   readonly title: string;
   readonly layers: LayerState[];
-  readonly cards: Card[];
+  readonly palette: SheetPalette;
   /** Newest first. */
   readonly undoable: MadeChange[];
   /** The next one first. */

@@ -1,14 +1,17 @@
 import { byId } from "../../shared/dom";
+import { call } from "../../shared/http";
 import type { Live } from "../../shared/live";
 import { Mixer } from "../../mixer/mixer";
 import { el } from "../../mixer/build";
 import { mixed } from "../../mixer/steps";
+import { proposing } from "../../mixer/proposing";
 import { PaletteCalls, type Edit } from "../../mixer/palette-calls";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
-import { NO_FILL, type Fill } from "../model/state";
+import { NO_FILL, type Fill, type SheetPalette } from "../model/state";
 import type { Work } from "../model/work";
+import type { Lights } from "../view/lights";
 import type { SheetView } from "../view/sheet-view";
 import type { Shore } from "./shore";
 
@@ -32,6 +35,7 @@ export class Mixing {
     private readonly view: SheetView,
     private readonly shore: Shore,
     live: Live,
+    private readonly lights: Lights,
   ) {
     this.calls = new PaletteCalls(path.split("/")[2]!);
     this.mixer = new Mixer(this.calls);
@@ -139,10 +143,10 @@ export class Mixing {
   private async openFor(fill: Fill, start?: string): Promise<void> {
     const cell = this.hand.cell.get();
     const under = cell === undefined ? [] : this.regions.cellsWith(cell);
-    const { cards } = await this.calls.palette();
+    const { cards, isLead } = await this.calls.palette();
     const card = cards.find((each) => each.swatches.some((swatch) => swatch.id === fill));
     const swatch = card?.neutral ? undefined : card?.swatches.find((each) => each.id === fill);
-    const colour = this.fills.swatch(fill)?.colour ?? GREY;
+    const colour = swatch?.colour ?? this.fills.swatch(fill)?.colour ?? GREY;
     this.keepInSight(cell);
     this.mixer.open({
       swatch,
@@ -162,6 +166,7 @@ export class Mixing {
         });
       },
       closed: () => byId("sheet").focus({ preventScroll: true }),
+      ...(card?.locked && swatch && !isLead ? { instead: proposing(this.calls, card, swatch) } : {}),
     });
     if (start) {
       this.mixer.begin(start);
@@ -184,7 +189,7 @@ export class Mixing {
   /** Takes over cards and colours as they are now. */
   private async renew(): Promise<void> {
     const shore = fetch(`${this.path}/shore`);
-    this.fills.learn((await this.calls.palette()).cards);
+    this.lights.learn(await call<SheetPalette>(`${this.path}/colours`));
     this.shore.renew(await (await shore).text());
     if (!this.fills.isThere(this.hand.present.get())) {
       this.hand.hold(NO_FILL);

@@ -42,9 +42,10 @@ export class Look {
     if (!localStorage.getItem(KEPT)) {
       this.surround = 1;
     }
-    for (const key of ["v", "b", "n", "m", "u", "z", "c"]) {
+    for (const key of ["v", "b", "n", "u", "z", "c"]) {
       byId(`look-${key}`).addEventListener("click", () => this.byKey(key));
     }
+    byId("look-m").addEventListener("click", () => this.nextSurround());
     this.show();
   }
 
@@ -72,15 +73,17 @@ export class Look {
         this.vision = (this.vision + 1) % VISIONS.length;
         this.fills.seeThrough(asRgba(VISIONS[this.vision]![1]));
         break;
-      case "m":
-        this.surround = (this.surround + 1) % SURROUNDS.length;
-        localStorage.setItem(KEPT, SURROUNDS[this.surround]!);
-        break;
       default:
         return false;
     }
     this.show();
     return true;
+  }
+
+  nextSurround(): void {
+    this.surround = (this.surround + 1) % SURROUNDS.length;
+    localStorage.setItem(KEPT, SURROUNDS[this.surround]!);
+    this.show();
   }
 
   private showCells(cells: "worn" | "empty" | "regions"): void {

@@ -1,0 +1,92 @@
+package stillpond.app.sheet;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.palette.Palettes;
+import stillpond.app.palette.Stagings;
+import stillpond.core.colour.Gamut;
+import stillpond.core.colour.Mixing;
+import stillpond.core.colour.Oklab;
+import stillpond.core.colour.Srgb;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.LitPalette;
+import stillpond.core.palette.Paint;
+import stillpond.core.palette.Palette;
+import stillpond.core.palette.Staging;
+import stillpond.core.palette.SwatchColours;
+
+/** The colours of a project on each of its sheets: in the wardrobes that are worn there, under its light. */
+@Service
+@Transactional(readOnly = true)
+public class SheetColours {
+
+    /** How much white greys get beside what is lit. */
+    private static final double PALE_PERCENT = 45;
+
+    private final Palettes palettes;
+    private final Stagings stagings;
+
+    SheetColours(Palettes palettes, Stagings stagings) {
+        this.palettes = palettes;
+        this.stagings = stagings;
+    }
+
+    /** As drawn, in the wardrobes worn on the sheet. */
+    public Palette dressed(Sheet sheet) {
+        return dressed(sheet, stagings.of(sheet.project()), palettes.of(sheet.project()));
+    }
+
+    /** What the swatches show on the sheet when it is shown in some way. */
+    public SwatchColours of(Sheet sheet, Showing showing) {
+        Staging staging = showing.at()
+                .map(moment -> stagings.at(sheet.project(), moment))
+                .orElseGet(() -> stagings.of(sheet.project()));
+        for (Map.Entry<UUID, Staging.Choice> each : showing.wears().entrySet()) {
+            staging = staging.dressing(sheet.id(), each.getKey(), each.getValue());
+        }
+        Palette plain = showing.at()
+                .map(moment -> palettes.at(sheet.project(), moment))
+                .orElseGet(() -> palettes.of(sheet.project()));
+        Palette dressed = dressed(sheet, staging, trying(plain, showing.tried()));
+        Staging settled = staging;
+        SwatchColours colours =
+                new LitPalette(dressed, showing.light().orElseGet(() -> settled.lit(sheet.scene(), sheet.id())));
+        return showing.lit().isEmpty() ? colours : greyBut(showing.lit(), colours);
+    }
+
+    private static Palette dressed(Sheet sheet, Staging staging, Palette palette) {
+        return palette.wearing(staging.worn(sheet.scene(), sheet.id()));
+    }
+
+    private static Palette trying(Palette palette, Map<UUID, Srgb> tried) {
+        return tried.isEmpty()
+                ? palette
+                : new Palette(palette.cards().stream()
+                        .map(card -> trying(card, tried))
+                        .toList());
+    }
+
+    private static Card trying(Card card, Map<UUID, Srgb> tried) {
+        Card shown = card;
+        for (Map.Entry<UUID, Srgb> each : tried.entrySet()) {
+            shown = shown.painting(each.getKey(), new Paint.Process(each.getValue()));
+        }
+        return shown;
+    }
+
+    private static SwatchColours greyBut(Set<UUID> lit, SwatchColours colours) {
+        return swatch -> {
+            Optional<Srgb> colour = colours.colourOf(swatch);
+            return lit.contains(swatch) ? colour : colour.map(SheetColours::paleGrey);
+        };
+    }
+
+    private static Srgb paleGrey(Srgb colour) {
+        Oklab grey = new Oklab(Oklab.of(colour).lightness(), 0, 0);
+        return Mixing.tint(Gamut.show(grey).colour(), PALE_PERCENT);
+    }
+}

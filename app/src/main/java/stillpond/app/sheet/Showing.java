@@ -1,0 +1,70 @@
+package stillpond.app.sheet;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import stillpond.core.colour.Srgb;
+import stillpond.core.palette.Light;
+import stillpond.core.palette.Staging;
+
+/**
+ * How a sheet is to be shown.
+ *
+ * @param light empty: its own
+ * @param wears what cards wear in place of what is settled for the sheet, by card
+ * @param tried swatches in other colours, as drawn
+ * @param lit swatches that alone keep their colours, all others being greys; none: all do
+ * @param at the moment whose fills, cards and lights are shown; empty: now
+ */
+public record Showing(
+        Optional<Light> light,
+        Map<UUID, Staging.Choice> wears,
+        Map<UUID, Srgb> tried,
+        Set<UUID> lit,
+        Optional<Instant> at) {
+
+    private static final int UUID_LENGTH = 36;
+
+    /** As it is now, under its own light. */
+    public static final Showing OWN = under(Optional.empty());
+
+    public static final Showing AS_DRAWN = under(Optional.of(Light.AS_DRAWN));
+
+    /** What a page asks for, in words; see {@link #of}. */
+    public record Asked(List<String> tried, Set<UUID> lit, String light, String rule, List<String> wear, Instant at) {}
+
+    private static Showing under(Optional<Light> light) {
+        return new Showing(light, Map.of(), Map.of(), Set.of(), Optional.empty());
+    }
+
+    /**
+     * @param asked swatches tried as id and hex code; {@code light} as {@code own}, {@code plain} or an id, unless {@code rule} is a whole light in its stored form; cards as
+     *     id, a colon and what they wear
+     */
+    public static Showing of(Asked asked, Staging staging) {
+        Optional<Light> light = !asked.rule().isEmpty()
+                ? Optional.of(Light.ofText("tried", asked.rule()))
+                : switch (asked.light()) {
+                    case "own" -> Optional.empty();
+                    case "plain" -> Optional.of(Light.AS_DRAWN);
+                    default ->
+                        Optional.of(staging.light(UUID.fromString(asked.light()))
+                                .orElseThrow(() -> new IllegalArgumentException("This light is not there any more.")));
+                };
+        Map<UUID, Staging.Choice> wears = asked.wear().stream()
+                .collect(Collectors.toMap(
+                        each -> UUID.fromString(each.substring(0, UUID_LENGTH)),
+                        each -> Staging.Choice.ofText(each.substring(UUID_LENGTH + 1)),
+                        (first, last) -> last));
+        Map<UUID, Srgb> tried = asked.tried().stream()
+                .collect(Collectors.toMap(
+                        each -> UUID.fromString(each.substring(0, UUID_LENGTH)),
+                        each -> Srgb.ofHex(each.substring(UUID_LENGTH)),
+                        (first, last) -> last));
+        return new Showing(light, wears, tried, asked.lit(), Optional.ofNullable(asked.at()));
+    }
+}

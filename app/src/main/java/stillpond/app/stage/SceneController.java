@@ -1,0 +1,100 @@
+package stillpond.app.stage;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import stillpond.app.account.SignedIn;
+import stillpond.app.palette.Palettes;
+import stillpond.app.palette.Stagings;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Scene;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetCast;
+import stillpond.app.sheet.Sheets;
+
+/** The page of a scene: its light, its wardrobes, and who is on each sheet. */
+@Controller
+@RequestMapping("/projects/{project}/scenes/{scene}")
+class SceneController {
+
+    private final Projects projects;
+    private final Palettes palettes;
+    private final Stagings stagings;
+    private final Sheets sheets;
+    private final SheetCast cast;
+
+    SceneController(Projects projects, Palettes palettes, Stagings stagings, Sheets sheets, SheetCast cast) {
+        this.projects = projects;
+        this.palettes = palettes;
+        this.stagings = stagings;
+        this.sheets = sheets;
+        this.cast = cast;
+    }
+
+    @GetMapping
+    String scene(@PathVariable UUID project, @PathVariable UUID scene, Model model) {
+        model.addAttribute("project", projects.get(project));
+        model.addAttribute(
+                "stage",
+                SceneStage.of(
+                        projects.scene(project, scene),
+                        inScene(project, scene),
+                        palettes.of(project),
+                        stagings.of(project),
+                        cast.inProject(project),
+                        cast::said));
+        return "stage/scene";
+    }
+
+    /** @param form see {@link StageForm} */
+    @PostMapping
+    String stage(
+            @PathVariable UUID project,
+            @PathVariable UUID scene,
+            @RequestParam MultiValueMap<String, String> form,
+            @AuthenticationPrincipal SignedIn person,
+            RedirectAttributes told) {
+        Scene present = projects.scene(project, scene);
+        StageForm wanted = new StageForm(form);
+        List<Sheet> inScene = inScene(project, scene);
+        stagings.change(
+                project,
+                person.id(),
+                "Staged " + present.title(),
+                staging -> wanted.on(
+                        staging, scene, inScene.stream().map(Sheet::id).toList()));
+        for (Sheet sheet : inScene) {
+            List<UUID> said = wanted.cast(sheet.id());
+            if (!said.equals(cast.said(sheet.id()))) {
+                cast.say(sheet.id(), said);
+            }
+        }
+        told.addFlashAttribute("said", "Taken. It can be taken back below.");
+        return "redirect:/projects/{project}/scenes/{scene}";
+    }
+
+    @PostMapping("/take-back")
+    String takeBack(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, RedirectAttributes told) {
+        try {
+            told.addFlashAttribute("said", "Taken back: " + stagings.undo(project, person.id()) + ".");
+        } catch (IllegalArgumentException refusal) {
+            told.addFlashAttribute("said", refusal.getMessage());
+        }
+        return "redirect:/projects/{project}/scenes/{scene}";
+    }
+
+    private List<Sheet> inScene(UUID project, UUID scene) {
+        return sheets.inProject(project).stream()
+                .filter(sheet -> sheet.scene().equals(scene))
+                .toList();
+    }
+}
