@@ -77,6 +77,10 @@ export const cards = [
     Grass: "#7d8c58",
     Roof: "#8a4b44",
   }),
+  card("Village", "place", {
+    Tiles: "#c9744a",
+    Door: "#2f6f9a",
+  }),
 ];
 
 /** Titles, the functions of sheets.mjs that draw them, and what kind of file they come as if not an SVG: see rasters.sh. */
@@ -104,3 +108,14 @@ export const scenes = [
 ];
 
 export const title = "The Tide Post";
+
+/** The light of a scene: its rule as the application stores it, and the parts that keep their colours. */
+export const lights = [
+  { name: "Dusk", scene: "The lantern hill", rule: "multiply #7c6cab 78 -2 14 0 0", keeps: ["Lantern hill/Glass"] },
+  { name: "Night", scene: "The night delivery", rule: "multiply #41568c 82 4 -10 0 -8", keeps: ["Saltmarsh/Sun", "Lantern hill/Glass"] },
+];
+
+/** Variants of cards, and the scene in which they are worn. */
+export const wardrobes = [
+  { card: "Juniper", name: "Night coat", scene: "The night delivery", colours: { Coat: "#d9a441", Scarf: "#e9e2d0" } },
+];

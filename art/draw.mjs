@@ -2,7 +2,7 @@
 import { mkdirSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { cards, scenes, title } from "./book.mjs";
+import { cards, lights, scenes, title, wardrobes } from "./book.mjs";
 import * as sheets from "./sheets.mjs";
 import { truthPicture } from "./truth.mjs";
 
@@ -26,5 +26,11 @@ function sheet([sheetTitle, name, raster]) {
   return { title: sheetTitle, file, fills: [...pen.laid].map(([swatch, points]) => ({ swatch, points })) };
 }
 
-const book = { title, cards, scenes: scenes.map((scene) => ({ title: scene.title, sheets: scene.sheets.map(sheet) })) };
+const tests = join(dirname(fileURLToPath(import.meta.url)), "../app/src/test/resources/drawings");
+mkdirSync(tests, { recursive: true });
+const unseen = sheets.juniperWaits();
+writeFileSync(join(tests, "juniperWaits.svg"), unseen.svg());
+writeFileSync(join(truths, "juniperWaits.png"), truthPicture(unseen, swatches));
+
+const book = { title, cards, scenes: scenes.map((scene) => ({ title: scene.title, sheets: scene.sheets.map(sheet) })), lights, wardrobes };
 writeFileSync(join(target, "book.json"), JSON.stringify(book, null, 1) + "\n");

@@ -100,8 +100,8 @@ export function hut(pen, x, y, size, { loose = true } = {}) {
   const gap = (where, length) => (loose ? [[where, length]] : []);
   pen.within({ x, y, scale: size }, () => {
     pen.lay("Post/Paper", [-110, -40], [92, 0], [92, 16]);
-    pen.lay("Bram/Cap", [-5, 60], [20, 60]);
-    pen.lay("Juniper/Scarf", [-80, -104], [-60, -238]);
+    pen.lay("Village/Door", [-5, 60], [20, 60]);
+    pen.lay("Village/Tiles", [-80, -104], [-60, -238]);
     pen.lay("Saltmarsh/Mud", [0, 105], [-104, 130], [62, 130], [112, 130], [-20, 130], [93, -170], [93, -203], [-74, 37]);
     pen.lay("Saltmarsh/Sun", [-86, -10], [-60, -10], [-86, 16], [-60, 16]);
     for (const px of [-104, -20, 62, 112]) pen.as("Saltmarsh/Mud").shape(rect(px - 8, 96, 16, 76), { corners: true, w: 3.6 });
@@ -110,11 +110,11 @@ export function hut(pen, x, y, size, { loose = true } = {}) {
     pen.line([[-124, 30], [-70, 31]], { w: 2.6, to: 0.3 });
     pen.line([[62, -22], [124, -20]], { w: 2.6, from: 0.3 });
     pen.line([[66, 62], [124, 62]], { w: 2.6, from: 0.3 });
-    pen.as("Juniper/Scarf").shape([[-158, -62], [-116, -150], [118, -154], [162, -64]], { corners: true, w: 4.6, gaps: gap(0.72, 9) });
+    pen.as("Village/Tiles").shape([[-158, -62], [-116, -150], [118, -154], [162, -64]], { corners: true, w: 4.6, gaps: gap(0.72, 9) });
     for (const [dx, dy] of [[-92, -122], [-40, -126], [12, -124], [64, -124], [-66, -92], [-14, -92], [38, -94], [90, -92]]) {
       pen.line([[dx - 20, dy], [dx, dy + 13], [dx + 22, dy]], { w: 2.6, from: 0.4, to: 0.3 });
     }
-    pen.as("Bram/Cap").shape([[-26, 102], [-26, 8], [-14, -18], [8, -24], [30, -17], [42, 8], [42, 102]], { w: 4 });
+    pen.as("Village/Door").shape([[-26, 102], [-26, 8], [-14, -18], [8, -24], [30, -17], [42, 8], [42, 102]], { w: 4 });
     pen.line([[8, -22], [8, 100]], { w: 2.6, from: 1, to: 0.6 });
     pen.as("Post/Brass").shape(ellipse(28, 46, 5.5), { w: 2.8 });
     pen.as("Saltmarsh/Sun").shape(rect(-98, -22, 48, 54), { corners: true, w: 4 });
@@ -127,7 +127,7 @@ export function hut(pen, x, y, size, { loose = true } = {}) {
     pen.as("Saltmarsh/Mud").shape(rect(71, -210, 44, 14), { corners: true, w: 3.6 });
     pen.as("Saltmarsh/Mud").shape(rect(-146, 96, 292, 18), { corners: true, w: 4 });
     pen.line([[-112, -152], [-112, -250]], { w: 4, from: 1, to: 0.8 });
-    pen.as("Juniper/Scarf").shape([[-112, -246], [-76, -252], [-44, -240], [-12, -246], [-14, -204], [-46, -198], [-76, -210], [-112, -204]], {
+    pen.as("Village/Tiles").shape([[-112, -246], [-76, -252], [-44, -240], [-12, -246], [-14, -204], [-46, -198], [-76, -210], [-112, -204]], {
       w: 3.8,
       gaps: [[0.86, 7]],
     });
@@ -165,7 +165,7 @@ export function letter(pen, x, y, turn, size = 1) {
   pen.within({ x, y, turn, scale: size }, () => {
     pen.as("Post/Paper").shape(rect(-30, -20, 60, 40), { corners: true, w: 3.2 });
     pen.line([[-30, -20], [0, 4], [30, -20]], { w: 2.8, from: 0.9, to: 0.9 });
-    pen.as("Juniper/Scarf").shape(rect(12, -2, 12, 14), { corners: true, w: 2.2 });
+    pen.as("Village/Tiles").shape(rect(12, -2, 12, 14), { corners: true, w: 2.2 });
   });
 }
 
@@ -175,8 +175,8 @@ export function parcel(pen, x, y, width, height) {
   pen.line([[x + width * 0.44, y], [x + width * 0.42, y + height]], { w: 2.8, from: 1, to: 1 });
   pen.line([[x + 2, y + height * 0.46], [x + width, y + height * 0.44]], { w: 2.8, from: 1, to: 1 });
   pen.line([[x + 2, y + height * 0.58], [x + width, y + height * 0.56]], { w: 2.8, from: 1, to: 1 });
-  pen.as("Juniper/Scarf").shape(ellipse(x + width * 0.28, y - 12, 18, 9, 0.5), { w: 3 });
-  pen.as("Juniper/Scarf").shape(ellipse(x + width * 0.52, y - 12, 18, 9, -0.5), { w: 3 });
+  pen.as("Village/Tiles").shape(ellipse(x + width * 0.28, y - 12, 18, 9, 0.5), { w: 3 });
+  pen.as("Village/Tiles").shape(ellipse(x + width * 0.52, y - 12, 18, 9, -0.5), { w: 3 });
 }
 
 /** Pigeonholes with letters standing in some of them. */
@@ -273,13 +273,13 @@ export function lantern(pen, x, y, size) {
     pen.as("Saltmarsh/Sun").shape(rect(-44, -396, 88, 80), { corners: true, w: 4.2 });
     pen.line([[-15, -396], [-15, -316]], { w: 3, from: 1, to: 1 });
     pen.line([[15, -396], [15, -316]], { w: 3, from: 1, to: 0.9 });
-    pen.as("Juniper/Scarf").shape([[-60, -394], [0, -456], [60, -394]], { corners: true, w: 4.6 });
+    pen.as("Village/Tiles").shape([[-60, -394], [0, -456], [60, -394]], { corners: true, w: 4.6 });
     pen.as("Lantern hill/Iron").shape(ellipse(0, -464, 10, 11), { w: 3.2 });
     for (const [ax, ay, bx, by] of [[-78, -372, -150, -394], [-80, -350, -160, -348], [78, -372, 150, -394], [80, -350, 160, -348]]) {
       pen.line([[ax, ay], [bx, by]], { w: 3, to: 0.1 });
     }
     pen.lay("Saltmarsh/Sun", [-30, -356], [0, -356], [30, -356]);
-    pen.lay("Juniper/Scarf", [0, -420], [0, -120]);
+    pen.lay("Village/Tiles", [0, -420], [0, -120]);
   });
 }
 

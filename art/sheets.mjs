@@ -108,6 +108,9 @@ export function lanternHill() {
   place.pebbles(pen, 860, 960, 8, 380, 11);
   place.lavender(pen, 680, 960, 1);
   bram(pen, { x: 430, y: 690, scale: 0.82 }, { arm: "wave", look: 1 });
+  pen.lay("Saltmarsh/Sky", [750, 80]);
+  pen.lay("Saltmarsh/Sea", [300, 690], [700, 590]);
+  pen.lay("Lantern hill/Grass", [200, 810], [900, 660], [1000, 1000]);
   return pen;
 }
 
@@ -192,6 +195,9 @@ export function lanternIsLit() {
   place.reeds(pen, 110, 980, 1);
   place.pebbles(pen, 1080, 990, 8, 360, 41);
   pen.lay("Lantern hill/Stone", [1240, 500]);
+  pen.lay("Saltmarsh/Sky", [750, 60]);
+  pen.lay("Saltmarsh/Sea", [150, 660], [494, 610], [1034, 581]);
+  pen.lay("Lantern hill/Grass", [127, 783], [600, 780], [1400, 760], [650, 1000]);
   return pen;
 }
 
@@ -209,7 +215,9 @@ export function upTheHill() {
   bram(pen, { x: 1320, y: 730, scale: 0.86 }, { arm: "rest", look: -1 });
   place.pebbles(pen, 300, 990, 7, 300, 51);
   place.reeds(pen, 1430, 1000, 1);
-  pen.lay("Lantern hill/Grass", [700, 720]);
+  pen.lay("Saltmarsh/Sky", [640, 60]);
+  pen.lay("Saltmarsh/Sea", [800, 560]);
+  pen.lay("Lantern hill/Grass", [700, 720], [100, 740], [700, 1020]);
   return pen;
 }
 
@@ -294,3 +302,11 @@ export const modelSorrel = () =>
     pen.lay("Aunt Sorrel/Border", [490.8, 576.4]);
     pen.lay("Aunt Sorrel/Dress", [753.6, 610], [453.2, 880.8], [780, 879.2]);
   });
+
+/** Not in the book: a drawing that the tests bring in as new. */
+export function juniperWaits() {
+  const pen = new Pen(1000, 1000);
+  place.backdrop(pen, "Saltmarsh/Sky");
+  juniper(pen, { x: 480, y: 560, scale: 1.35, flip: true }, { stilts: false, arm: "swing", look: 1 });
+  return pen;
+}

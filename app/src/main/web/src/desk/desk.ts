@@ -228,8 +228,19 @@ async function open(): Promise<void> {
     layer.widthPx,
   );
   desk.dataset["sharp"] = String(layer.isSharp);
+  goToPlaceNamed(hand, view, regions, fills);
   desk.dataset["ready"] = "true";
   void showStripCounts();
+}
+
+/** Other pages lead to a cell of the sheet by its number behind the address. */
+function goToPlaceNamed(hand: Hand, view: SheetView, regions: Regions, fills: Fills): void {
+  const cell = Number(/^#cell=(\d+)$/.exec(location.hash)?.[1] ?? NaN);
+  if (cell >= 0 && cell < fills.cellCount) {
+    hand.goToCell(cell);
+    const { deepestX, deepestY, width, height } = regions.shape(regions.of(cell));
+    view.showClose({ x: deepestX, y: deepestY }, Math.min(width, height));
+  }
 }
 
 open().catch((error: unknown) => {

@@ -78,7 +78,11 @@ class CardController {
         model.addAttribute("card", CardView.of(palette.card(card).orElseThrow(), palette));
         model.addAttribute("cards", CardView.of(palette));
         model.addAttribute("isLead", projects.isLead(project, person.id()));
-        model.addAttribute("wardrobes", stagings.of(project).wardrobes(card));
+        model.addAttribute(
+                "wardrobes",
+                stagings.of(project).wardrobes(card).stream()
+                        .map(wardrobe -> WardrobeView.of(wardrobe, palette))
+                        .toList());
         model.addAttribute("sheets", all);
         model.addAttribute("model", modelSheets.of(card, all).orElse(null));
         return "card/card";

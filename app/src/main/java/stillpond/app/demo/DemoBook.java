@@ -2,6 +2,7 @@ package stillpond.app.demo;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
@@ -10,7 +11,18 @@ import stillpond.core.palette.Swatch;
 import stillpond.core.palette.Tie;
 
 /** The contents of {@code demo/book.json}. */
-record DemoBook(String title, List<DemoCard> cards, List<DemoScene> scenes) {
+record DemoBook(
+        String title,
+        List<DemoCard> cards,
+        List<DemoScene> scenes,
+        List<DemoLight> lights,
+        List<DemoWardrobe> wardrobes) {
+
+    /** @param keeps the parts that stay as drawn, as card and swatch */
+    record DemoLight(String name, String scene, String rule, List<String> keeps) {}
+
+    /** @param colours by the name of the swatch */
+    record DemoWardrobe(String card, String name, String scene, Map<String, String> colours) {}
 
     record DemoCard(String name, String subject, List<DemoSwatch> swatches) {
         Card asCard() {

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -17,6 +18,7 @@ import stillpond.app.account.Accounts;
 import stillpond.app.card.ModelSheets;
 import stillpond.app.card.ReferencePictures;
 import stillpond.app.palette.Palettes;
+import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
 import stillpond.app.project.Scene;
@@ -29,6 +31,7 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.cell.CellPlane;
+import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Opacity;
 import stillpond.core.fill.Span;
@@ -36,7 +39,12 @@ import stillpond.core.fill.Stop;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Card;
+import stillpond.core.palette.Light;
+import stillpond.core.palette.LightRule;
+import stillpond.core.palette.Palette;
+import stillpond.core.palette.Staging;
 import stillpond.core.palette.Swatch;
+import stillpond.core.palette.Wardrobe;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Loads the demo into an empty database, by the same calls that people's own work goes through. */
@@ -52,6 +60,7 @@ class DemoLoader implements ApplicationRunner {
     private final Accounts accounts;
     private final Projects projects;
     private final Palettes palettes;
+    private final Stagings stagings;
     private final Sheets sheets;
     private final Sharpening sharpening;
     private final SheetChanges changes;
@@ -65,6 +74,7 @@ class DemoLoader implements ApplicationRunner {
             Accounts accounts,
             Projects projects,
             Palettes palettes,
+            Stagings stagings,
             Sheets sheets,
             Sharpening sharpening,
             SheetChanges changes,
@@ -76,6 +86,7 @@ class DemoLoader implements ApplicationRunner {
         this.accounts = accounts;
         this.projects = projects;
         this.palettes = palettes;
+        this.stagings = stagings;
         this.sheets = sheets;
         this.sharpening = sharpening;
         this.changes = changes;
@@ -110,9 +121,11 @@ class DemoLoader implements ApplicationRunner {
                 swatches.put(card.name() + "/" + swatch.name(), swatch.id());
             }
         }
+        Map<String, UUID> scenes = new HashMap<>();
         pictures.bring(project, "Marsh at noon.jpg", read(REFERENCE));
         for (DemoBook.DemoScene demoScene : book.scenes()) {
             Scene scene = projects.addScene(project, demoScene.title());
+            scenes.put(scene.title(), scene.id());
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
                 Sheet brought =
                         sheets.bring(project, scene.id(), LineArtFile.of(demoSheet.title(), read(demoSheet.file())));
@@ -122,6 +135,35 @@ class DemoLoader implements ApplicationRunner {
                     models.choose(cardOfModel.get(sheet.title()), sheet.id());
                 }
             }
+        }
+        stage(project, book, scenes, swatches);
+    }
+
+    private void stage(UUID project, DemoBook book, Map<String, UUID> scenes, Map<String, UUID> swatches) {
+        Palette palette = palettes.of(project);
+        for (DemoBook.DemoLight each : book.lights()) {
+            UUID id = UUID.randomUUID();
+            Map<UUID, Light.Exception> keeps = each.keeps().stream()
+                    .collect(Collectors.toMap(swatches::get, part -> new Light.Exception.AsDrawn()));
+            Light light = new Light(each.name(), LightRule.ofText(each.rule()), Map.of(), keeps);
+            stagings.begin(
+                    project,
+                    staging ->
+                            staging.with(id, light).lighting(scenes.get(each.scene()), new Staging.Choice.Named(id)));
+        }
+        for (DemoBook.DemoWardrobe each : book.wardrobes()) {
+            Map<UUID, Srgb> colours = each.colours().entrySet().stream()
+                    .collect(Collectors.toMap(
+                            part -> swatches.get(each.card() + "/" + part.getKey()),
+                            part -> Srgb.ofHex(part.getValue())));
+            UUID card = palette.cardOf(colours.keySet().iterator().next())
+                    .orElseThrow()
+                    .id();
+            Wardrobe wardrobe = new Wardrobe(UUID.randomUUID(), card, each.name(), colours);
+            stagings.begin(
+                    project,
+                    staging -> staging.with(wardrobe)
+                            .dressing(scenes.get(each.scene()), card, new Staging.Choice.Named(wardrobe.id())));
         }
     }
 

@@ -212,6 +212,19 @@ public class Palettes {
                 .toList();
     }
 
+    /** Something that was done and stands. */
+    public record Done(Instant at, UUID author, String words) {}
+
+    /** What was done to the cards of a project and stands, latest first, at the most so many. */
+    @Transactional(readOnly = true)
+    public List<Done> done(UUID project, int most) {
+        return changes.findByProjectIdOrderByMadeAtDesc(project).stream()
+                .filter(change -> change.undoneAt() == null)
+                .limit(most)
+                .map(change -> new Done(change.madeAt(), change.authorId(), change.words()))
+                .toList();
+    }
+
     private Optional<Card> find(String text, UUID card) {
         return read(text).stream()
                 .filter(each -> each.id().equals(card))

@@ -62,6 +62,16 @@ class StagingRepository {
                         order by made_at desc limit 1""").params(project, author).query(Change.class).optional();
     }
 
+    List<Palettes.Done> done(UUID project, int most) {
+        return jdbc.sql("""
+                        select made_at as at, author_id as author, words from staging_change
+                        where project_id = ? and undone_at is null order by made_at desc limit ?""")
+                .params(project, most)
+                .query((row, number) -> new Palettes.Done(
+                        row.getTimestamp(1).toInstant(), row.getObject(2, UUID.class), row.getString(3)))
+                .list();
+    }
+
     Step step(UUID change) {
         return jdbc.sql("select after as \"from\", before as \"to\" from staging_change where id = ?")
                 .param(change)

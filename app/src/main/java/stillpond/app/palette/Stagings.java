@@ -58,6 +58,13 @@ public class Stagings {
         return new Staging(entries);
     }
 
+    /** Changes it without a step to undo: for what a project begins with. */
+    public void begin(UUID project, UnaryOperator<Staging> by) {
+        cards.lock(project);
+        Map<String, String> before = of(project).entries();
+        write(project, before, by.apply(new Staging(before)).entries());
+    }
+
     /**
      * Changes it, as one step.
      *
@@ -80,6 +87,12 @@ public class Stagings {
                 json.writeValueAsString(different(after, before)));
         write(project, before, after);
         events.publishEvent(new PaletteChanged(project));
+    }
+
+    /** What was done and stands, latest first, at the most so many. */
+    @Transactional(readOnly = true)
+    public List<Palettes.Done> done(UUID project, int most) {
+        return stored.done(project, most);
     }
 
     /** What the author would take back next, in words. */

@@ -1,5 +1,6 @@
 package stillpond.app.sheet;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -13,6 +14,7 @@ import stillpond.core.colour.Mixing;
 import stillpond.core.colour.Oklab;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
+import stillpond.core.palette.Light;
 import stillpond.core.palette.LitPalette;
 import stillpond.core.palette.Paint;
 import stillpond.core.palette.Palette;
@@ -42,19 +44,32 @@ public class SheetColours {
 
     /** What the swatches show on the sheet when it is shown in some way. */
     public SwatchColours of(Sheet sheet, Showing showing) {
-        Staging staging = showing.at()
-                .map(moment -> stagings.at(sheet.project(), moment))
-                .orElseGet(() -> stagings.of(sheet.project()));
+        return of(List.of(sheet), showing).get(0);
+    }
+
+    /** As above, for sheets of one project. */
+    public List<SwatchColours> of(List<Sheet> sheets, Showing showing) {
+        if (sheets.isEmpty()) {
+            return List.of();
+        }
+        UUID project = sheets.get(0).project();
+        Staging staging =
+                showing.at().map(moment -> stagings.at(project, moment)).orElseGet(() -> stagings.of(project));
+        Palette palette = trying(
+                showing.at().map(moment -> palettes.at(project, moment)).orElseGet(() -> palettes.of(project)),
+                showing.tried());
+        return sheets.stream()
+                .map(sheet -> shown(sheet, showing, staging, palette))
+                .toList();
+    }
+
+    private static SwatchColours shown(Sheet sheet, Showing showing, Staging kept, Palette palette) {
+        Staging staging = kept;
         for (Map.Entry<UUID, Staging.Choice> each : showing.wears().entrySet()) {
             staging = staging.dressing(sheet.id(), each.getKey(), each.getValue());
         }
-        Palette plain = showing.at()
-                .map(moment -> palettes.at(sheet.project(), moment))
-                .orElseGet(() -> palettes.of(sheet.project()));
-        Palette dressed = dressed(sheet, staging, trying(plain, showing.tried()));
-        Staging settled = staging;
-        SwatchColours colours =
-                new LitPalette(dressed, showing.light().orElseGet(() -> settled.lit(sheet.scene(), sheet.id())));
+        Light light = showing.light().orElse(staging.lit(sheet.scene(), sheet.id()));
+        SwatchColours colours = new LitPalette(dressed(sheet, staging, palette), light);
         return showing.lit().isEmpty() ? colours : greyBut(showing.lit(), colours);
     }
 

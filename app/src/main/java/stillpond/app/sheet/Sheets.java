@@ -28,6 +28,9 @@ import stillpond.core.palette.Palette;
 @Service
 public class Sheets {
 
+    /** How long the longer side of a sheet's small picture is at the most. */
+    public static final int SMALL_LONG_SIDE_PX = LineArt.SMALL_LONG_SIDE_PX;
+
     private final SheetRepository sheets;
     private final CellFillRepository fills;
     private final LayerDams layerDams;

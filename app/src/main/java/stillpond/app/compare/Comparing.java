@@ -1,0 +1,171 @@
+package stillpond.app.compare;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.palette.Palettes;
+import stillpond.app.palette.Stagings;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Scene;
+import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.SheetColours;
+import stillpond.app.sheet.SheetParts;
+import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.Showing;
+import stillpond.core.fill.Fill;
+import stillpond.core.ledger.PartsOnSheet;
+import stillpond.core.ledger.PartsTable;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
+import stillpond.core.palette.Staging;
+import stillpond.core.palette.SwatchColours;
+
+/** Puts together what is compared. */
+@Service
+@Transactional(readOnly = true)
+class Comparing {
+
+    private final Projects projects;
+    private final Palettes palettes;
+    private final Stagings stagings;
+    private final Sheets sheets;
+    private final SheetColours colours;
+    private final SheetParts parts;
+    private final SheetChanges changes;
+
+    Comparing(
+            Projects projects,
+            Palettes palettes,
+            Stagings stagings,
+            Sheets sheets,
+            SheetColours colours,
+            SheetParts parts,
+            SheetChanges changes) {
+        this.projects = projects;
+        this.palettes = palettes;
+        this.stagings = stagings;
+        this.sheets = sheets;
+        this.colours = colours;
+        this.parts = parts;
+        this.changes = changes;
+    }
+
+    /**
+     * What is compared, and how it is seen.
+     *
+     * @param card whose parts; empty: of all
+     * @param scene whose sheets; empty: of all
+     * @param light only sheets under it: an id, {@code plain} for as drawn, or empty for any
+     * @param drawn whether all are seen as drawn instead of under their lights
+     */
+    record Filter(Optional<UUID> card, Optional<UUID> scene, String light, boolean drawn) {
+        Showing showing() {
+            return drawn ? Showing.AS_DRAWN : Showing.OWN;
+        }
+
+        /** For the addresses of small pictures. */
+        public String shown() {
+            return drawn ? "plain" : "own";
+        }
+    }
+
+    /**
+     * A sheet at the head of the table.
+     *
+     * @param light under which it is
+     * @param desk where a cell of it is seen, with the number of the cell behind it
+     * @param picture where its small picture is
+     * @param smallWidth of that, in pixels
+     */
+    record Column(UUID id, String title, String light, String desk, String picture, int smallWidth, int smallHeight) {}
+
+    /** In reading order: scene by scene. */
+    List<Sheet> sheets(UUID project, Filter filter) {
+        Staging staging = stagings.of(project);
+        List<Sheet> all = sheets.inProject(project);
+        return projects.scenes(project).stream()
+                .map(Scene::id)
+                .filter(scene ->
+                        filter.scene().isEmpty() || filter.scene().get().equals(scene))
+                .flatMap(scene -> all.stream().filter(sheet -> sheet.scene().equals(scene)))
+                .filter(sheet -> filter.light().isEmpty()
+                        || filter.light()
+                                .equals(staging.lightOn(sheet.scene(), sheet.id())
+                                        .map(UUID::toString)
+                                        .orElse("plain")))
+                .toList();
+    }
+
+    /** A swatch among the parts of a card that it is not on. */
+    record Stranger(UUID swatch, UUID among) {}
+
+    /** @return how many regions were given another swatch */
+    @Transactional
+    public int replaceStrangers(UUID project, UUID person, Stranger stranger, UUID by) {
+        Palette palette = palettes.of(project);
+        if (!palette.has(by)) {
+            throw new IllegalArgumentException("What is to be worn instead is on no card. Nothing was changed.");
+        }
+        List<Sheet> all = sheets.inProject(project);
+        List<PartsOnSheet> worn = parts.of(all, palette);
+        int regions = 0;
+        for (int i = 0; i < all.size(); i++) {
+            Layer layer = all.get(i).frontLayer();
+            List<List<Integer>> met = worn.get(i).strangers().stream()
+                    .filter(each -> each.swatch().equals(stranger.swatch())
+                            && each.card().equals(stranger.among()))
+                    .map(each -> sheets.regions(layer).with(each.place().cell()))
+                    .toList();
+            if (!met.isEmpty()) {
+                List<Integer> cells = met.stream().flatMap(List::stream).toList();
+                changes.make(
+                        all.get(i).id(),
+                        person,
+                        new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(by), cells));
+                regions += met.size();
+            }
+        }
+        return regions;
+    }
+
+    PartsTable table(UUID project, List<Sheet> compared, Filter filter) {
+        Palette palette = palettes.of(project);
+        List<PartsOnSheet> worn = parts.of(compared, palette);
+        List<SwatchColours> shown = colours.of(compared, filter.showing());
+        List<PartsTable.Column> columns = new ArrayList<>();
+        for (int i = 0; i < compared.size(); i++) {
+            Sheet sheet = compared.get(i);
+            columns.add(new PartsTable.Column(sheet.id(), sheet.scene(), worn.get(i), shown.get(i)));
+        }
+        List<Card> cards = palette.cards().stream()
+                .filter(card -> !card.isNeutral())
+                .filter(card -> filter.card().isEmpty() || filter.card().get().equals(card.id()))
+                .toList();
+        return PartsTable.of(columns, palette, cards);
+    }
+
+    List<Column> columns(UUID project, List<Sheet> compared, Filter filter) {
+        Staging staging = stagings.of(project);
+        return compared.stream().map(sheet -> column(sheet, filter, staging)).toList();
+    }
+
+    private static Column column(Sheet sheet, Filter filter, Staging staging) {
+        Layer layer = sheet.frontLayer();
+        String at = "/projects/" + sheet.project() + "/sheets/" + sheet.id();
+        double scale = Math.min(1, Sheets.SMALL_LONG_SIDE_PX / (double) Math.max(layer.widthPx(), layer.heightPx()));
+        return new Column(
+                sheet.id(),
+                sheet.title(),
+                staging.lit(sheet.scene(), sheet.id()).name(),
+                at + "#cell=",
+                at + "/small.png?light=" + filter.shown(),
+                (int) Math.max(1, Math.round(layer.widthPx() * scale)),
+                (int) Math.max(1, Math.round(layer.heightPx() * scale)));
+    }
+}

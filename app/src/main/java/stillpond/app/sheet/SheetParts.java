@@ -1,0 +1,89 @@
+package stillpond.app.sheet;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.ledger.PartsOnSheet;
+import stillpond.core.palette.Palette;
+
+/** Where the parts of cards are worn, for many sheets at once: from their small maps, without their large planes. */
+@Service
+@Transactional(readOnly = true)
+public class SheetParts {
+
+    private final JdbcClient jdbc;
+    private final Planes planes;
+
+    SheetParts(JdbcClient jdbc, Planes planes) {
+        this.jdbc = jdbc;
+        this.planes = planes;
+    }
+
+    /** @param palette by which swatches are told to be of a card */
+    public List<PartsOnSheet> of(List<Sheet> sheets, Palette palette) {
+        List<UUID> layers =
+                sheets.stream().map(sheet -> sheet.frontLayer().id()).toList();
+        Map<UUID, int[]> regions = regions(layers);
+        Map<UUID, Map<Integer, Fill>> fills = fills(layers);
+        List<Known> known = new ArrayList<>();
+        for (Sheet sheet : sheets) {
+            Layer layer = sheet.frontLayer();
+            known.add(new Known(
+                    planes.content(layer.smallCells()),
+                    regions.get(layer.id()),
+                    Fills.of(fills.getOrDefault(layer.id(), Map.of()))));
+        }
+        return known.parallelStream().map(each -> each.parts(palette)).toList();
+    }
+
+    private record Known(byte[] smallCells, int[] regions, Fills fills) {
+        PartsOnSheet parts(Palette palette) {
+            return PartsOnSheet.of(PlaneCodec.decodeCells(smallCells), regions, fills, palette);
+        }
+    }
+
+    private Map<UUID, int[]> regions(List<UUID> layers) {
+        Map<UUID, int[]> regions = new HashMap<>();
+        jdbc.sql("select id, regions from layer where id = any(cast(:layers as uuid[]))")
+                .param("layers", layers.toArray(UUID[]::new))
+                .query((row, number) -> regions.put(row.getObject(1, UUID.class), numbers((Integer[])
+                        row.getArray(2).getArray())))
+                .list();
+        return regions;
+    }
+
+    private Map<UUID, Map<Integer, Fill>> fills(List<UUID> layers) {
+        Map<UUID, Map<Integer, Fill>> fills = new HashMap<>();
+        jdbc.sql("""
+                        select layer_id, coalesce(made, cast(swatch_id as text)), array_agg(cell) from cell_fill
+                        where layer_id = any(cast(:layers as uuid[])) group by 1, 2""")
+                .param("layers", layers.toArray(UUID[]::new))
+                .query((row, number) -> {
+                    Fill fill = Fill.ofText(row.getString(2));
+                    Map<Integer, Fill> ofLayer =
+                            fills.computeIfAbsent(row.getObject(1, UUID.class), layer -> new HashMap<>());
+                    for (Integer cell : (Integer[]) row.getArray(3).getArray()) {
+                        ofLayer.put(cell, fill);
+                    }
+                    return ofLayer.size();
+                })
+                .list();
+        return fills;
+    }
+
+    private static int[] numbers(Integer[] boxed) {
+        int[] numbers = new int[boxed.length];
+        for (int i = 0; i < boxed.length; i++) {
+            numbers[i] = boxed[i];
+        }
+        return numbers;
+    }
+}
