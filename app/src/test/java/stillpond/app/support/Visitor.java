@@ -1,5 +1,6 @@
 package stillpond.app.support;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
@@ -15,6 +16,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import javax.imageio.ImageIO;
 
 /** Somebody with a session but no browser. */
 public final class Visitor {
@@ -56,6 +58,29 @@ public final class Visitor {
                 .header("Content-Type", "application/json")
                 .header("X-Requested-With", "desk")
                 .POST(BodyPublishers.ofString(json)));
+    }
+
+    /** Sends a form of fields and values, taken in turns. */
+    public HttpResponse<String> submit(String path, String... fields) {
+        StringBuilder form = new StringBuilder();
+        for (int i = 0; i < fields.length; i += 2) {
+            form.append(i == 0 ? "" : "&").append(encode(fields[i])).append('=').append(encode(fields[i + 1]));
+        }
+        return send(request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString(form.toString())));
+    }
+
+    /** A picture as it is answered. */
+    public BufferedImage picture(String path) {
+        try {
+            return ImageIO.read(client.send(request(path).build(), BodyHandlers.ofInputStream())
+                    .body());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     /** Sends one file the way a form does. */

@@ -5,11 +5,18 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.project.Role;
+import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LineArtFile;
+import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fill;
+import stillpond.core.format.PlaneCodec;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Swatch;
 
@@ -31,6 +38,27 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
     public Sheet bring(byte[] lineArt) {
         Sheet brought = pond.bean(Sheets.class).bring(project, scene, LineArtFile.of("boxes.svg", lineArt));
         return pond.bean(Sharpening.class).now(project, brought.id());
+    }
+
+    /** Lays a swatch on the region at a place of a sheet, in its pixels. */
+    public void lay(Sheet sheet, UUID swatch, int x, int y) {
+        Sheets sheets = pond.bean(Sheets.class);
+        Layer layer = sheets.get(project, sheet.id()).frontLayer();
+        int cell = PlaneCodec.decodeCells(pond.bean(Planes.class).content(layer.cells()))
+                .numberAt(x, y);
+        List<Integer> cells = sheets.regions(layer).with(cell);
+        pond.bean(SheetChanges.class)
+                .make(
+                        sheet.id(),
+                        account,
+                        new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(swatch), cells));
+    }
+
+    /** Somebody else who works on the project, as a colourist; the name to sign in with. */
+    public String colourist() {
+        String name = "c" + UUID.randomUUID();
+        pond.bean(Projects.class).addMember(project, pond.openAccount(name), Role.COLOURIST);
+        return name;
     }
 
     public String address(Sheet sheet) {

@@ -30,6 +30,9 @@ public final class PartsTable {
     /** A colour so far from those of the same part beside it stands out, as a CIEDE2000 difference. */
     private static final double OFF = 6;
 
+    /** So many sheets on either side are looked at, so that at the end of a scene one odd neighbour does not decide. */
+    private static final int BESIDE = 2;
+
     private final List<Row> rows;
 
     /** One sheet. @param scene within which sheets are neighbours @param colours as the sheet shows them */
@@ -127,31 +130,33 @@ public final class PartsTable {
         return new Row(card, swatch, Optional.empty(), entries);
     }
 
-    /** Compared with the nearest sheets of the scene, before and behind, that wear the part: off if it is off all of them. */
+    /** Compared with the two nearest sheets of the scene on either side that wear the part: off if it is off most of them. */
     private static String offNeighbours(List<Column> columns, int at, UUID swatch, Srgb colour) {
-        List<Srgb> beside = new ArrayList<>();
-        nearest(columns, at, -1, swatch).ifPresent(beside::add);
-        nearest(columns, at, 1, swatch).ifPresent(beside::add);
-        boolean isOff = !beside.isEmpty() && beside.stream().allMatch(other -> Ciede2000.between(colour, other) > OFF);
-        if (!isOff) {
+        List<Srgb> beside = new ArrayList<>(nearest(columns, at, -1, swatch));
+        beside.addAll(nearest(columns, at, 1, swatch));
+        List<Srgb> apart = beside.stream()
+                .filter(other -> Ciede2000.between(colour, other) > OFF)
+                .toList();
+        if (2 * apart.size() <= beside.size()) {
             return "";
         }
-        double lighter = Oklch.of(colour).lightness() - Oklch.of(beside.get(0)).lightness();
+        double lighter = Oklch.of(colour).lightness() - Oklch.of(apart.get(0)).lightness();
         String how = Math.abs(lighter) < 0.02 ? "of another hue" : lighter > 0 ? "lighter" : "darker";
         return how + " than beside it";
     }
 
-    private static Optional<Srgb> nearest(List<Column> columns, int at, int step, UUID swatch) {
-        for (int i = at + step; i >= 0 && i < columns.size(); i += step) {
+    private static List<Srgb> nearest(List<Column> columns, int at, int step, UUID swatch) {
+        List<Srgb> found = new ArrayList<>();
+        for (int i = at + step; i >= 0 && i < columns.size() && found.size() < BESIDE; i += step) {
             Column column = columns.get(i);
             if (!column.scene().equals(columns.get(at).scene())) {
-                return Optional.empty();
+                break;
             }
             if (column.parts().worn().containsKey(swatch)) {
-                return column.colours().colourOf(swatch);
+                column.colours().colourOf(swatch).ifPresent(found::add);
             }
         }
-        return Optional.empty();
+        return found;
     }
 
     /** Swatches of other cards among the parts of one, where that is rare. */
