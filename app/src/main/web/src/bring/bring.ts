@@ -115,10 +115,17 @@ function element(tag: string, className: string, text: string): HTMLElement {
 }
 
 scenes.addEventListener("change", showSceneTitle);
-files.addEventListener("change", () => {
-  void bringAll([...(files.files ?? [])]);
+files.addEventListener("change", takeChosen);
+// Somebody may have chosen before this script was there.
+takeChosen();
+
+function takeChosen(): void {
+  const chosen = [...(files.files ?? [])];
   files.value = "";
-});
+  if (chosen.length > 0) {
+    void bringAll(chosen);
+  }
+}
 for (const kind of ["dragover", "dragenter"]) {
   landing.addEventListener(kind, (event) => {
     event.preventDefault();

@@ -9,6 +9,9 @@ final class GrownDemo {
 
     static final int SHEETS = 200;
 
+    /** So many of them in each scene. */
+    static final int IN_SCENE = 40;
+
     private GrownDemo() {}
 
     /** Copies a sheet of the demo, with 1000 cells that wear the cards' swatches in turn. */
@@ -22,6 +25,12 @@ final class GrownDemo {
             statement.execute(
                     "create temp table one_layer as select * from layer where is_current and sheet_id = (select id from one_sheet)");
             for (int i = 0; i < SHEETS; i++) {
+                if (i % IN_SCENE == 0) {
+                    statement.execute("update one_sheet set scene_id = gen_random_uuid()");
+                    statement.execute(
+                            "insert into scene (id, project_id, title, position) select scene_id, project_id, 'Copies "
+                                    + i / IN_SCENE + "', " + (100 + i) + " from one_sheet");
+                }
                 statement.execute("update one_sheet set id = gen_random_uuid(), title = 'Copy " + i + "', position = "
                         + (100 + i));
                 statement.execute("insert into sheet select * from one_sheet");

@@ -1,5 +1,6 @@
 package stillpond.bench;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -8,7 +9,7 @@ import java.util.Random;
 import stillpond.core.colour.Srgb;
 import stillpond.core.ledger.NearTwins;
 
-/** The ledger of a project of 200 sheets with 1000 cells each, and near twins among 5000 colours. */
+/** The pages that look over a whole project of 200 sheets with 1000 cells each: ledger, find, and compare for a scene of 40; and near twins among 5000 colours. */
 final class LedgerBench {
 
     private static final int ROUNDS = 9;
@@ -27,20 +28,55 @@ final class LedgerBench {
             page.getByText("Enter as the colourist").click();
             page.getByText("The Tide Post").first().click();
             page.waitForURL("**/projects/*");
-            String ledger = page.url() + "/ledger";
-            List<Double> took = new ArrayList<>();
-            for (int round = 0; round < ROUNDS; round++) {
-                took.add(((Number) page.evaluate("""
-                        async (ledger) => {
-                          const start = performance.now();
-                          await (await fetch(ledger)).text();
-                          return performance.now() - start;
-                        }""", ledger)).doubleValue());
-            }
-            System.out.printf(
-                    "the ledger of %d sheets with 1000 cells each: %.0f ms (first %.0f ms, median of %d)%n",
-                    GrownDemo.SHEETS, took.stream().sorted().toList().get(ROUNDS / 2), took.get(0), ROUNDS);
+            String project = page.url();
+            fetch(page, "the ledger of 200 sheets with 1000 cells each", project + "/ledger");
+            page.navigate(project + "/find");
+            String swatch =
+                    (String) page.locator("select[name=swatch] option").nth(5).getAttribute("value");
+            fetch(page, "finding a swatch on 200 sheets", project + "/find?swatch=" + swatch);
+            page.navigate(project + "/compare/sheets");
+            String scene = page.locator("select[name=scene] option")
+                    .filter(new Locator.FilterOptions().setHasText("Copies 0"))
+                    .getAttribute("value");
+            firstPicture(page, project + "/compare?scene=" + scene);
         }
+    }
+
+    private static void fetch(Page page, String what, String address) {
+        List<Double> took = new ArrayList<>();
+        for (int round = 0; round < ROUNDS; round++) {
+            took.add(((Number) page.evaluate("""
+                    async (address) => {
+                      const start = performance.now();
+                      await (await fetch(address)).text();
+                      return performance.now() - start;
+                    }""", address)).doubleValue());
+        }
+        report(what, took);
+    }
+
+    /** From asking for the page to the first paint that shows something of it. */
+    private static void firstPicture(Page page, String address) {
+        List<Double> took = new ArrayList<>();
+        List<Double> whole = new ArrayList<>();
+        for (int round = 0; round < ROUNDS; round++) {
+            page.navigate(address);
+            took.add(((Number)
+                            page.evaluate("() => performance.getEntriesByName('first-contentful-paint')[0].startTime"))
+                    .doubleValue());
+            whole.add(((Number) page.evaluate("() => performance.getEntriesByType('navigation')[0].loadEventEnd"))
+                    .doubleValue());
+        }
+        int parts = page.locator(".compare-table tbody tr:not(.compare-group)").count();
+        String size = parts + " parts by " + GrownDemo.IN_SCENE + " sheets";
+        report("compare, " + size + ", first picture", took);
+        report("compare, " + size + ", with every crop", whole);
+    }
+
+    private static void report(String what, List<Double> took) {
+        System.out.printf(
+                "%s: %.0f ms (first %.0f ms, median of %d)%n",
+                what, took.stream().sorted().toList().get(took.size() / 2), took.get(0), took.size());
     }
 
     private static void nearTwins() {

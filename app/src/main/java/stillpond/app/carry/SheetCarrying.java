@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import stillpond.app.check.SheetFindings;
 import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
@@ -45,13 +46,21 @@ class SheetCarrying {
     private final SheetChanges changes;
     private final Planes planes;
     private final Corrections corrections;
+    private final SheetFindings findings;
     private final JdbcClient jdbc;
 
-    SheetCarrying(Sheets sheets, SheetChanges changes, Planes planes, Corrections corrections, JdbcClient jdbc) {
+    SheetCarrying(
+            Sheets sheets,
+            SheetChanges changes,
+            Planes planes,
+            Corrections corrections,
+            SheetFindings findings,
+            JdbcClient jdbc) {
         this.sheets = sheets;
         this.changes = changes;
         this.planes = planes;
         this.corrections = corrections;
+        this.findings = findings;
         this.jdbc = jdbc;
     }
 
@@ -86,8 +95,13 @@ class SheetCarrying {
      *
      * @param fill that its likes wear
      * @param sheets whose likes wear it, by title
+     * @param key under which it can be accepted as meant, like a finding of the check
      */
-    record Difference(List<Integer> cells, String fill, List<String> sheets) {}
+    record Difference(List<Integer> cells, String fill, List<String> sheets, String key) {
+        private static Difference of(List<Integer> cells, String fill, List<String> sheets) {
+            return new Difference(cells, fill, sheets, "unlike " + cells.get(0) + " " + fill);
+        }
+    }
 
     /** How much was laid. */
     record Laid(int sure, int doubtful) {}
@@ -207,10 +221,11 @@ class SheetCarrying {
             if (!filled.isEmpty() && !isWornElsewhere) {
                 byFill.entrySet().stream()
                         .max(Comparator.comparingInt(entry -> entry.getValue().size()))
-                        .ifPresent(most -> differences.add(new Difference(filled, most.getKey(), most.getValue())));
+                        .ifPresent(most -> differences.add(Difference.of(filled, most.getKey(), most.getValue())));
             }
         });
-        return differences;
+        Set<String> meant = findings.meant(sheets.get(project, target).frontLayer());
+        return differences.stream().filter(each -> !meant.contains(each.key())).toList();
     }
 
     private Page page(UUID project, UUID id) {

@@ -37,12 +37,18 @@ public class SheetFindings {
     public List<Found> of(UUID project, UUID sheet) {
         Sheet present = sheets.get(project, sheet);
         Layer layer = present.frontLayer();
-        Set<String> meant = accepted.findByKeyLayerId(layer.id()).stream()
-                .map(AcceptedFinding::finding)
-                .collect(Collectors.toSet());
+        Set<String> meant = meant(layer);
         return sheets.check(layer, colours.dressed(present)).stream()
                 .map(finding -> new Found(layer.id(), finding, meant.contains(finding.key())))
                 .toList();
+    }
+
+    /** The keys of what somebody has said is meant. */
+    @Transactional(readOnly = true)
+    public Set<String> meant(Layer layer) {
+        return accepted.findByKeyLayerId(layer.id()).stream()
+                .map(AcceptedFinding::finding)
+                .collect(Collectors.toSet());
     }
 
     /** How many findings nobody has accepted, without regions that are simply not laid yet: those are counted as left. */

@@ -14,6 +14,7 @@ interface Difference {
   readonly cells: number[];
   readonly fill: Fill;
   readonly sheets: string[];
+  readonly key: string;
 }
 
 /** Regions that wear something else than the same part does on other sheets; looked for when asked, since it takes a while. */
@@ -46,7 +47,7 @@ export class Differences {
     this.button.disabled = false;
   }
 
-  private row({ cells, fill, sheets }: Difference): HTMLElement {
+  private row({ cells, fill, sheets, key }: Difference): HTMLElement {
     const picture = el("canvas", { width: 168, height: 128 });
     const shape = this.regions.shape(this.regions.of(cells[0]!));
     const middle = { x: shape.deepestX, y: shape.deepestY };
@@ -85,7 +86,16 @@ export class Differences {
           },
           `Wear ${this.fills.nameOf(fill)}`,
         ),
-        el("button", { type: "button", className: "button", click: () => row.remove() }, "It is meant"),
+        el(
+          "button",
+          {
+            type: "button",
+            className: "button",
+            click: () =>
+              void call(`${this.path}/check/accepted`, { key, isMeant: true }).then(() => row.remove()),
+          },
+          "It is meant",
+        ),
       ),
     );
     row.addEventListener("pointerenter", () => this.view.light(cells));

@@ -101,6 +101,19 @@ class CarryJourneyTest {
     }
 
     @Test
+    void aDifferenceThatIsMeantStaysQuiet() {
+        Visitor visitor = Visitor.signedIn(pond, work.person());
+        visitor.post(work.address(next) + "/carry/sure", "{\"sources\":[\"" + model.id() + "\"],\"overFilled\":false}");
+        lay(next, work.coat().id(), mirrored(925), onNext(1105));
+        SheetCarrying carrying = pond.bean(SheetCarrying.class);
+        List<SheetCarrying.Difference> found = carrying.differences(work.project(), next.id());
+        assertThat(found).hasSize(1);
+        String meant = "{\"key\":\"" + found.get(0).key() + "\",\"isMeant\":true}";
+        visitor.post(work.address(next) + "/check/accepted", meant);
+        assertThat(carrying.differences(work.project(), next.id())).isEmpty();
+    }
+
+    @Test
     void nothingThatWasFilledByHandIsOverwrittenAndACorrectionCountsNextTime() {
         lay(next, work.coat().id(), mirrored(925), onNext(500));
         Visitor visitor = Visitor.signedIn(pond, work.person());

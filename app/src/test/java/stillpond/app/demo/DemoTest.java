@@ -22,6 +22,7 @@ import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.SheetOrder;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.support.Browser;
@@ -32,6 +33,7 @@ import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Regions;
+import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
 
@@ -44,14 +46,13 @@ class DemoTest {
 
     @BeforeAll
     static void open() {
-        pond = TestPond.startWithDemo();
+        pond = TestPond.sharedDemo();
         browser = new Browser();
     }
 
     @AfterAll
     static void close() {
         browser.close();
-        pond.close();
     }
 
     @Test
@@ -85,6 +86,8 @@ class DemoTest {
     void theBusiestSheetIsFinishedCleanAndToThePixel() {
         Sheet sheet = emptyCopyOf("Morning post");
         Palette palette = pond.bean(Palettes.class).of(sheet.project());
+        pond.bean(SheetCast.class)
+                .say(sheet.id(), palette.cards().stream().map(Card::id).toList());
         Layer layer = sheet.frontLayer();
         CellMap map = PlaneCodec.decodeMap(pond.bean(Planes.class).content(layer.cells()));
         CellPlane plane = map.plane();
@@ -98,6 +101,8 @@ class DemoTest {
                 .orElseThrow()
                 .getKey();
         Page page = enter();
+        // Drawn in software, a smaller window answers sooner.
+        page.setViewportSize(960, 640);
         page.navigate(pond.url() + "/projects/" + sheet.project() + "/sheets/" + sheet.id());
         DeskPage desk = new DeskPage(page).waitUntilOpen();
         desk.expectLeft(truth.size() + " of " + truth.size() + " regions left");
@@ -216,12 +221,26 @@ class DemoTest {
         page.keyboard().press("x");
         page.waitForSelector(".mixer:not([hidden]) .mixer-near:not(:empty)");
         assertAccessible(page, axe);
-        for (String way : List.of("/cards", "/pictures", "/ledger")) {
+        for (String way : List.of(
+                "/cards",
+                "/pictures",
+                "/ledger",
+                "/compare?only=true",
+                "/compare/sheets",
+                "/compare/moments",
+                "/lights",
+                "/proposals")) {
             page.navigate(project + way);
             assertAccessible(page, axe);
         }
         page.navigate(project + "/cards");
         page.locator(".cast-card").getByText("Juniper").click();
+        assertAccessible(page, axe);
+        page.getByText("History").click();
+        page.getByText("As it began").click();
+        assertAccessible(page, axe);
+        page.navigate(project);
+        page.locator(".scene-title a").first().click();
         assertAccessible(page, axe);
         page.context().clearCookies();
         page.navigate(pond.url() + "/sign-in");

@@ -36,8 +36,10 @@ public final class Browser implements AutoCloseable {
             .launch(new LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(FLAGS));
+    /** Smaller than most screens: drawn in software, every pixel takes time. */
     private final BrowserContext context =
-            chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1280, 800));
+            chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1100, 720));
+
     private final List<String> complaints = new CopyOnWriteArrayList<>();
 
     public Page newPage() {

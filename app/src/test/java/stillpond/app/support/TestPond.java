@@ -14,6 +14,7 @@ public final class TestPond implements AutoCloseable {
     public static final String PASSWORD = "a quiet word";
 
     private static TestPond shared;
+    private static TestPond sharedDemo;
 
     private final TestDatabase database = TestDatabase.create();
     private final boolean demo;
@@ -38,10 +39,13 @@ public final class TestPond implements AutoCloseable {
         return pond;
     }
 
-    public static TestPond startWithDemo() {
-        TestPond pond = new TestPond(true);
-        pond.up();
-        return pond;
+    /** One with the demo, which takes a while to load; shared by all tests that leave the demo as it is. */
+    public static synchronized TestPond sharedDemo() {
+        if (sharedDemo == null) {
+            sharedDemo = new TestPond(true);
+            sharedDemo.up();
+        }
+        return sharedDemo;
     }
 
     /** Starts it on the port it had before, if it had one. */
