@@ -1,7 +1,7 @@
 import alpine from "@alpinejs/csp";
 import { Mixer } from "../mixer/mixer";
 import { describe, PaletteCalls, type CardState, type Edit, type SwatchState } from "../mixer/palette-calls";
-import { propose, proposing } from "../mixer/proposing";
+import { propose } from "../mixer/proposing";
 import { byId } from "../shared/dom";
 import { call } from "../shared/http";
 import { Live } from "../shared/live";
@@ -47,18 +47,16 @@ async function make(edits: Edit[]): Promise<void> {
   }
 }
 
-async function swatches(): Promise<{ cards: CardState[]; own: SwatchState[] }> {
-  const { cards } = await calls.palette();
-  return { cards, own: cards.find((card) => card.id === cardId)?.swatches ?? [] };
+async function swatches(): Promise<{ cards: CardState[]; isLead: boolean; own: SwatchState[] }> {
+  const { cards, isLead } = await calls.palette();
+  return { cards, isLead, own: cards.find((card) => card.id === cardId)?.swatches ?? [] };
 }
 
 async function mix(id: string | undefined): Promise<void> {
-  const { cards, own } = await swatches();
+  const { cards, isLead, own } = await swatches();
   const swatch = own.find((each) => each.id === id);
-  const card = cards.find((each) => each.id === cardId)!;
-  const isAsking = byId("card").dataset["mayedit"] !== "true" && swatch;
   mixer.open({
-    ...(isAsking ? { instead: proposing(calls, card, swatch) } : {}),
+    isLead,
     swatch,
     colour: swatch?.colour ?? NEW_GREY,
     cards,
@@ -71,7 +69,7 @@ async function mix(id: string | undefined): Promise<void> {
 
 /** Mixes the colour that a part has in a wardrobe. */
 async function wear(button: HTMLElement): Promise<void> {
-  const { cards, own } = await swatches();
+  const { cards, isLead, own } = await swatches();
   const part = button.dataset["part"]!;
   const swatch = own.find((each) => each.id === part)!;
   const stone = button.querySelector("path")!;
@@ -81,6 +79,7 @@ async function wear(button: HTMLElement): Promise<void> {
     swatch,
     colour: button.dataset["colour"]!,
     cards,
+    isLead,
     card: cardId,
     preview: (hex) => stone.setAttribute("fill", hex ?? button.dataset["colour"]!),
     taken: (words) => void renew().then(() => say(`${words}.`)),

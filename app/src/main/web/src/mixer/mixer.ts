@@ -1,23 +1,17 @@
 import { el, chip } from "./build";
-import { hexOf, MODELS, numbersOf, ofPolar, polar, readColour, type Model, type Polar } from "./models";
-import {
-  describe,
-  type CardState,
-  type Edit,
-  type Outlook,
-  type PaletteCalls,
-  type SwatchState,
-} from "./palette-calls";
+import { ofPolar, polar, readColour, type Polar } from "./models";
+import { describe, type CardState, type Edit, type PaletteCalls, type SwatchState } from "./palette-calls";
 import { Inks } from "./inks";
 import { Pool } from "./pool";
+import { propose } from "./proposing";
 import { Reference } from "./reference";
+import { beforeAndAfter } from "./sheet-pictures";
+import { Sliders } from "./sliders";
 import { difference, mixed, NUDGES, nudged, ramp, related, webSafe } from "./steps";
 
-const KEPT_MODEL = "pond/model";
 const SETTLE_MS = 160;
 /** Colours nearer than this are hard to tell apart. */
 const NEAR = 2.3;
-const MOST_SHEETS = 2;
 
 /** What the mixer works on, and whom it tells. */
 export interface Target {
@@ -26,6 +20,8 @@ export interface Target {
   readonly cards: readonly CardState[];
   /** The card that a new swatch goes on first. */
   readonly card: string | undefined;
+  /** Whoever is not the lead proposes what is to change on a locked card. */
+  readonly isLead: boolean;
   /** Shows a colour before it is taken; undefined: as it was. `colours` are the swatches that would follow. */
   preview(hex: string | undefined, colours: Record<string, string>): void;
   /** After something was taken: the new swatch, if there is one. */
@@ -47,7 +43,6 @@ export class Mixer {
   private target: Target | undefined;
   private colour: Polar = { l: 0, c: 0, h: 0 };
   private hex = "#000000";
-  private model: Model = MODELS.find((each) => each.id === localStorage.getItem(KEPT_MODEL)) ?? MODELS[0]!;
   private settling: number | undefined;
   private asked = 0;
 
@@ -71,8 +66,10 @@ export class Mixer {
     spellcheck: "false",
     change: () => this.onText(),
   });
-  private readonly models = el("select", { "aria-label": "Colour model", change: () => this.onModel() });
-  private readonly sliders = el("div", { className: "mixer-sliders" });
+  private readonly sliders = new Sliders(
+    (colour) => this.take(colour),
+    (hex) => this.takeHex(hex),
+  );
   private readonly other = el("select", { "aria-label": "Colour to mix in", change: () => this.showMix() });
   private readonly steps = el("div", { className: "chips" });
   private readonly kin = el("div", { className: "chips" });
@@ -95,11 +92,6 @@ export class Mixer {
   constructor(private readonly calls: PaletteCalls) {
     this.inks = new Inks(calls, (hex) => this.takeHex(hex));
     this.reference = new Reference(calls, (hex) => this.takeHex(hex));
-    for (const model of MODELS) {
-      this.models.append(
-        el("option", { value: model.id, selected: model.id === this.model.id }, model.label),
-      );
-    }
     const nudges = NUDGES.map((nudge) =>
       el(
         "button",
@@ -135,8 +127,8 @@ export class Mixer {
       el(
         "div",
         { className: "mixer-numbers" },
-        this.models,
-        this.sliders,
+        this.sliders.models,
+        this.sliders.element,
         el(
           "div",
           { className: "mixer-row" },
@@ -188,7 +180,7 @@ export class Mixer {
     this.title.textContent = swatch?.name ?? "A new colour";
     this.was.style.backgroundColor = target.colour;
     this.change.hidden = !swatch;
-    this.change.textContent = target.instead?.label ?? (swatch ? `Change ${swatch.name} everywhere` : "");
+    this.change.textContent = this.changeLabel(target);
     this.fillChoices(target);
     this.colour = polar(target.colour, 60);
     this.hex = target.colour;
@@ -199,6 +191,22 @@ export class Mixer {
       this.history.replaceChildren(...used.slice(0, 8).map((hex) => chip(hex, hex, () => this.takeHex(hex))));
     });
     this.element.querySelector<HTMLElement>(".mixer-nudges .button")?.focus({ preventScroll: true });
+  }
+
+  private changeLabel({ swatch, cards, instead }: Target): string {
+    const own = cards.find((card) => card.swatches.some((each) => each.id === swatch?.id));
+    return (
+      instead?.label ??
+      (swatch
+        ? this.mustAsk(own)
+          ? `Propose it for ${swatch.name}`
+          : `Change ${swatch.name} everywhere`
+        : "")
+    );
+  }
+
+  private mustAsk(card: CardState | undefined): boolean {
+    return card !== undefined && card.locked && !this.target!.isLead;
   }
 
   /** Goes on from a colour other than the one it opened with. */
@@ -252,7 +260,7 @@ export class Mixer {
     this.now.style.backgroundColor = this.hex;
     this.pool.show(this.colour);
     this.text.value = this.hex;
-    this.showSliders();
+    this.sliders.show(this.hex);
     this.showMix();
     this.kin.replaceChildren(
       ...related(this.hex).map((each) => chip(each.hex, each.label, () => this.takeHex(each.hex))),
@@ -263,60 +271,6 @@ export class Mixer {
     }
     clearTimeout(this.settling);
     this.settling = setTimeout(() => void this.ask(isNew), SETTLE_MS);
-  }
-
-  private showSliders(): void {
-    const numbers = numbersOf(this.model, this.hex);
-    if (
-      this.sliders.childElementCount !== numbers.length ||
-      this.sliders.dataset["model"] !== this.model.id
-    ) {
-      this.sliders.dataset["model"] = this.model.id;
-      this.sliders.replaceChildren(
-        ...this.model.channels.map((channel, i) => {
-          const range = { min: channel.min, max: channel.max, step: channel.step };
-          const changed = (event: Event) =>
-            this.onSlider(i, Number((event.target as HTMLInputElement).value));
-          return el(
-            "label",
-            { className: "mixer-slider" },
-            el("span", {}, channel.label),
-            el("input", { type: "range", ...range, input: changed, "aria-label": channel.label }),
-            el("input", {
-              type: "number",
-              ...range,
-              change: changed,
-              "aria-label": `${channel.label}${channel.unit && `, ${channel.unit}`}`,
-            }),
-            el("span", { className: "quiet" }, channel.unit),
-          );
-        }),
-      );
-    }
-    [...this.sliders.children].forEach((row, i) => {
-      for (const input of row.querySelectorAll("input")) {
-        if (input !== document.activeElement) {
-          input.value = numbers[i]!.toFixed(this.model.channels[i]!.step < 1 ? 1 : 0);
-        }
-      }
-    });
-  }
-
-  private onSlider(i: number, value: number): void {
-    const numbers = numbersOf(this.model, this.hex);
-    numbers[i] = value;
-    if (this.model.id === "oklch") {
-      const [l, c, h] = numbers as [number, number, number];
-      this.take({ l: l / 100, c: c / 100, h });
-      return;
-    }
-    this.takeHex(hexOf(this.model, numbers).hex);
-  }
-
-  private onModel(): void {
-    this.model = MODELS.find((each) => each.id === this.models.value)!;
-    localStorage.setItem(KEPT_MODEL, this.model.id);
-    this.showSliders();
   }
 
   private onText(): void {
@@ -389,7 +343,8 @@ export class Mixer {
           return;
         }
         words.unshift(describe(outlook));
-        this.showSheets(outlook);
+        const tried = { ...outlook.colours, [swatch.id]: this.hex };
+        this.sheets.replaceChildren(...beforeAndAfter(this.calls.project, outlook.sheets, tried));
         this.target!.preview(this.hex, outlook.colours);
       } catch (error) {
         words.unshift((error as Error).message);
@@ -400,35 +355,15 @@ export class Mixer {
     this.said.textContent = words.join(" ").trim();
   }
 
-  /** The sheets that would change, each before and after. */
-  private showSheets({ colours, sheets }: Outlook): void {
-    const tried = Object.entries({ ...colours, [this.target!.swatch!.id]: this.hex })
-      .map(([id, hex]) => `try=${id}${encodeURIComponent(hex)}`)
-      .join("&");
-    this.sheets.replaceChildren(
-      ...sheets.slice(0, MOST_SHEETS).map(({ sheet, title }) => {
-        const path = `/projects/${this.calls.project}/sheets/${sheet}/small.png`;
-        return el(
-          "figure",
-          { title: `${title}, before and after` },
-          el("img", { src: path, alt: `${title} before` }),
-          el("img", { src: `${path}?${tried}`, alt: `${title} after` }),
-        );
-      }),
-    );
-  }
-
   private asChange(swatch: SwatchState): Edit {
     return { kind: "CHANGE", swatch: swatch.id, colour: this.hex };
   }
 
   private async takeChange(): Promise<void> {
-    const { swatch, instead } = this.target!;
+    const { swatch, cards, instead } = this.target!;
+    const own = cards.find((card) => card.swatches.some((each) => each.id === swatch!.id));
     await this.finish(
-      () =>
-        instead
-          ? instead.take(this.hex)
-          : this.calls.make([this.asChange(swatch!)]).then(({ words }) => words),
+      () => (instead ? instead.take(this.hex) : this.make(own, this.asChange(swatch!))),
       undefined,
     );
   }
@@ -440,7 +375,15 @@ export class Mixer {
     const card = this.onto.value ? { card: this.onto.value } : {};
     const follows = this.tie.checked && swatch ? { follows: swatch.id } : {};
     const edit: Edit = { kind: "ADD", swatch: id, name, colour: this.hex, ...card, ...follows };
-    await this.finish(() => this.calls.make([edit]).then(({ words }) => words), id);
+    const onto = this.target!.cards.find((each) => each.id === this.onto.value);
+    await this.finish(() => this.make(onto, edit), this.mustAsk(onto) ? undefined : id);
+  }
+
+  /** Makes an edit of a card, or asks the lead for it; what was done, in words, or undefined if it was left. */
+  private async make(card: CardState | undefined, edit: Edit): Promise<string | undefined> {
+    return this.mustAsk(card)
+      ? propose(this.calls, card!.name, [edit])
+      : (await this.calls.make([edit])).words;
   }
 
   private async finish(act: () => Promise<string | undefined>, swatch: string | undefined): Promise<void> {

@@ -90,6 +90,9 @@ class WardrobeController {
             @PathVariable UUID wardrobe,
             @RequestBody PartMessage message,
             @AuthenticationPrincipal SignedIn person) {
+        if (message.swatch() == null) {
+            throw new IllegalArgumentException("No part was named. Nothing was changed.");
+        }
         change(
                 project,
                 card,

@@ -1,12 +1,13 @@
 package stillpond.app.sheet;
 
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import java.util.function.Function;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Light;
 import stillpond.core.palette.Staging;
@@ -55,16 +56,23 @@ public record Showing(
                         Optional.of(staging.light(UUID.fromString(asked.light()))
                                 .orElseThrow(() -> new IllegalArgumentException("This light is not there any more.")));
                 };
-        Map<UUID, Staging.Choice> wears = asked.wear().stream()
-                .collect(Collectors.toMap(
-                        each -> UUID.fromString(each.substring(0, UUID_LENGTH)),
-                        each -> Staging.Choice.ofText(each.substring(UUID_LENGTH + 1)),
-                        (first, last) -> last));
-        Map<UUID, Srgb> tried = asked.tried().stream()
-                .collect(Collectors.toMap(
-                        each -> UUID.fromString(each.substring(0, UUID_LENGTH)),
-                        each -> Srgb.ofHex(each.substring(UUID_LENGTH)),
-                        (first, last) -> last));
-        return new Showing(light, wears, tried, asked.lit(), Optional.ofNullable(asked.at()));
+        return new Showing(
+                light,
+                byId(asked.wear(), rest -> Staging.Choice.ofText(rest.substring(1))),
+                byId(asked.tried(), Srgb::ofHex),
+                asked.lit(),
+                Optional.ofNullable(asked.at()));
+    }
+
+    /** What stands behind the id at the beginning of each. */
+    private static <T> Map<UUID, T> byId(List<String> texts, Function<String, T> read) {
+        Map<UUID, T> byId = new HashMap<>();
+        for (String text : texts) {
+            if (text.length() <= UUID_LENGTH) {
+                throw new IllegalArgumentException("'" + text + "' does not say what is to be shown how.");
+            }
+            byId.put(UUID.fromString(text.substring(0, UUID_LENGTH)), read.apply(text.substring(UUID_LENGTH)));
+        }
+        return byId;
     }
 }

@@ -126,6 +126,12 @@ class LightController {
 
     /** A light as a page sends it. @param text in its stored form */
     record LightMessage(String name, String text, Set<UUID> shown) {
+        LightMessage {
+            if (name == null || text == null || shown == null) {
+                throw new IllegalArgumentException("A light comes with a name, a rule and the parts that are shown.");
+            }
+        }
+
         Light asLight() {
             return Light.ofText(name, text);
         }

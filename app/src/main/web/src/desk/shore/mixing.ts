@@ -4,7 +4,6 @@ import type { Live } from "../../shared/live";
 import { Mixer } from "../../mixer/mixer";
 import { el } from "../../mixer/build";
 import { mixed } from "../../mixer/steps";
-import { proposing } from "../../mixer/proposing";
 import { PaletteCalls, type Edit } from "../../mixer/palette-calls";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
@@ -152,6 +151,7 @@ export class Mixing {
       swatch,
       colour,
       cards,
+      isLead,
       card: card && !card.neutral && !card.loose ? card.id : undefined,
       preview: (hex, colours) => {
         const tried = hex && swatch ? { ...colours, [swatch.id]: hex } : {};
@@ -166,7 +166,6 @@ export class Mixing {
         });
       },
       closed: () => byId("sheet").focus({ preventScroll: true }),
-      ...(card?.locked && swatch && !isLead ? { instead: proposing(this.calls, card, swatch) } : {}),
     });
     if (start) {
       this.mixer.begin(start);

@@ -107,6 +107,17 @@ class CompareTest {
         assertThat(visitor.get(at + "/moments?sheet=" + sheet.id()).body()).contains("Changed Coat", "Filled 1 cell");
     }
 
+    @Test
+    void whatCannotBeShownIsRefusedWithTheReason() {
+        String small = work.address(sheet) + "/small.png?";
+        assertThat(visitor.get(small + "wear=coat").statusCode()).isEqualTo(400);
+        assertThat(visitor.get(small + "rule=all+dazzle+%23ffffff+0+0+0+0+0").body())
+                .contains("is no blend mode");
+        assertThat(visitor.get(small + "light=" + UUID.randomUUID()).body())
+                .contains("This light is not there any more.");
+        assertThat(visitor.get(small + "at=yesterday").statusCode()).isEqualTo(404);
+    }
+
     private static int rgb(BufferedImage picture, int x) {
         return picture.getRGB(x * picture.getWidth() / 3000, picture.getHeight() / 2) & 0xffffff;
     }

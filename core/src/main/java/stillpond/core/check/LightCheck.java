@@ -11,6 +11,7 @@ import stillpond.core.colour.Srgb;
 import stillpond.core.ledger.NearTwins;
 import stillpond.core.palette.LitPalette;
 import stillpond.core.palette.Palette;
+import stillpond.core.palette.Swatch;
 
 /** What a light does to a palette that somebody should look at. */
 public final class LightCheck {
@@ -21,15 +22,15 @@ public final class LightCheck {
     public record HardToTell(UUID first, UUID second, double asDrawn, double lit) {}
 
     /**
-     * The pairs that have become hard to tell apart, nearest first.
+     * The pairs that have become hard to tell apart, nearest first; the two in the order of the cards.
      *
      * @param swatches that matter, such as those worn in a scene
      */
     public static List<HardToTell> hardToTell(Palette palette, LitPalette lit, Collection<UUID> swatches) {
-        List<UUID> there = swatches.stream()
-                .filter(palette::has)
-                .distinct()
-                .sorted(Comparator.comparing(UUID::toString))
+        List<UUID> there = palette.cards().stream()
+                .flatMap(card -> card.swatches().stream())
+                .map(Swatch::id)
+                .filter(swatches::contains)
                 .toList();
         List<Srgb> colours =
                 there.stream().map(lit::colourOf).map(Optional::orElseThrow).toList();

@@ -30,8 +30,9 @@ public record Light(String name, LightRule all, Map<UUID, LightRule> byCard, Map
 
     public Light {
         name = name.strip();
-        if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("A light has a name of up to " + LONGEST_NAME + " letters.");
+        if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
+            throw new IllegalArgumentException(
+                    "A light has a name of up to " + LONGEST_NAME + " letters, on one line.");
         }
         byCard = new TreeMap<>(byCard);
         exceptions = new TreeMap<>(exceptions);

@@ -16,8 +16,9 @@ public record Wardrobe(UUID id, UUID card, String name, Map<UUID, Srgb> colours)
 
     public Wardrobe {
         name = name.strip();
-        if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("A wardrobe has a name of up to " + LONGEST_NAME + " letters.");
+        if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
+            throw new IllegalArgumentException(
+                    "A wardrobe has a name of up to " + LONGEST_NAME + " letters, on one line.");
         }
         colours = new TreeMap<>(colours);
     }

@@ -100,6 +100,8 @@ class LightTest {
                 .hasMessage("The strength of a tint is 0 to 100, not 120.");
         assertThatThrownBy(() -> Light.ofText("Dusk", "moon 3")).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> Light.named(" ")).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Light.named("Late\ndusk"))
+                .hasMessage("A light has a name of up to 60 letters, on one line.");
     }
 
     @Test
