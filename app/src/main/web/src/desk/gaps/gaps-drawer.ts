@@ -71,6 +71,9 @@ export class GapsDrawer {
     if (!this.isOpen) {
       this.open();
     }
+    if (this.settling !== undefined) {
+      this.refresh();
+    }
     if (this.shown.length > 0) {
       this.choose((this.chosen + by + this.shown.length) % this.shown.length, true);
     }
@@ -107,6 +110,8 @@ export class GapsDrawer {
   }
 
   private refresh(): void {
+    clearTimeout(this.settling);
+    this.settling = undefined;
     this.gaps = listGaps(this.regions);
     this.renew();
   }
