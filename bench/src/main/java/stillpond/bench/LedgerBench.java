@@ -31,8 +31,7 @@ final class LedgerBench {
             String project = page.url();
             fetch(page, "the ledger of 200 sheets with 1000 cells each", project + "/ledger");
             page.navigate(project + "/find");
-            String swatch =
-                    (String) page.locator("select[name=swatch] option").nth(5).getAttribute("value");
+            String swatch = page.locator("select[name=swatch] option").nth(5).getAttribute("value");
             fetch(page, "finding a swatch on 200 sheets", project + "/find?swatch=" + swatch);
             page.navigate(project + "/compare/sheets");
             String scene = page.locator("select[name=scene] option")

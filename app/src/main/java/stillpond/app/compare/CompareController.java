@@ -26,6 +26,9 @@ import stillpond.core.palette.Palette;
 @RequestMapping("/projects/{project}/compare")
 class CompareController {
 
+    /** So many sheets are compared at once. */
+    private static final int SIZE = 40;
+
     private final Projects projects;
     private final Palettes palettes;
     private final Stagings stagings;
@@ -38,7 +41,7 @@ class CompareController {
         this.comparing = comparing;
     }
 
-    /** @param only the parts that stand out */
+    /** @param only the parts that stand out @param from the place of the first sheet in reading order, from 0 */
     @GetMapping
     String parts(
             @PathVariable UUID project,
@@ -47,12 +50,18 @@ class CompareController {
             @RequestParam(defaultValue = "") String light,
             @RequestParam(defaultValue = "false") boolean drawn,
             @RequestParam(defaultValue = "false") boolean only,
+            @RequestParam(defaultValue = "0") int from,
             Model model) {
         Comparing.Filter filter = new Comparing.Filter(card, scene, light, drawn);
-        List<Sheet> sheets = comparing.sheets(project, filter);
+        List<Sheet> all = comparing.sheets(project, filter);
+        int first = Math.max(0, Math.min(from, all.size()));
+        List<Sheet> sheets = all.subList(first, Math.min(all.size(), first + SIZE));
         PartsTable table = comparing.table(project, sheets, filter);
         frame(project, filter, model);
         model.addAttribute("only", only);
+        model.addAttribute("from", first);
+        model.addAttribute("size", SIZE);
+        model.addAttribute("sheetCount", all.size());
         model.addAttribute("columns", comparing.columns(project, sheets, filter));
         model.addAttribute("view", PartsView.of(table, only));
         return "compare/parts";

@@ -83,7 +83,12 @@ class Comparing {
      * @param picture where its small picture is
      * @param smallWidth of that, in pixels
      */
-    record Column(UUID id, String title, String light, String desk, String picture, int smallWidth, int smallHeight) {}
+    record Column(UUID id, String title, String light, String desk, String picture, int smallWidth, int smallHeight) {
+        /** By which the cells of the table name its picture. */
+        public String image() {
+            return "#sheet-" + id;
+        }
+    }
 
     /** In reading order: scene by scene. */
     List<Sheet> sheets(UUID project, Filter filter) {

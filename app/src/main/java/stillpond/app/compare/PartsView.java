@@ -20,9 +20,9 @@ record PartsView(Map<String, List<RowView>> groups, long foreign, long loose, lo
      * The part of a small picture that shows a region, with something around it.
      *
      * @param viewBox as SVG writes it
-     * @param ring how large the ring is that points to the region, in pixels of the picture
+     * @param ring where the ring is that points to the region, and how large, as SVG writes it
      */
-    record Crop(String viewBox, int x, int y, double ring) {
+    record Crop(String viewBox, String ring) {
 
         private static final double SMALLEST = 56;
         private static final double AROUND = 1.3;
@@ -36,9 +36,7 @@ record PartsView(Map<String, List<RowView>> groups, long foreign, long loose, lo
             double top = place.yStart() + place.height() / 2.0 - high / 2;
             return new Crop(
                     String.format(Locale.ROOT, "%.1f %.1f %.1f %.1f", left, top, wide, high),
-                    place.x(),
-                    place.y(),
-                    high / 9);
+                    String.format(Locale.ROOT, "translate(%d %d) scale(%.1f)", place.x(), place.y(), high / 9));
         }
     }
 

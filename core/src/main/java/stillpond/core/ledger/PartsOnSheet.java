@@ -1,6 +1,7 @@
 package stillpond.core.ledger;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -48,71 +49,63 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
     /** @param regionOfCell the number of the region of each cell */
     public static PartsOnSheet of(CellPlane small, int[] regionOfCell, Fills fills, Palette palette) {
         Survey survey = new Survey(small, regionOfCell, fills);
+        Map<UUID, Card> cardOf = new HashMap<>();
+        palette.cards().forEach(card -> card.swatches().forEach(swatch -> cardOf.put(swatch.id(), card)));
         Map<UUID, Place> worn = new HashMap<>();
         Map<UUID, Set<UUID>> beside = new HashMap<>();
         List<Stranger> strangers = new ArrayList<>();
-        Map<UUID, Optional<Card>> cards = new HashMap<>();
-        for (Patch patch : survey.patches) {
-            if (patch == null || patch.fill().equals(Fill.NONE)) {
-                continue;
-            }
+        for (Patch patch : survey.patches()) {
             Place place = patch.place();
-            for (UUID swatch : patch.fill().swatches()) {
+            Map<Fill, Integer> border = survey.borderOf(patch);
+            for (UUID swatch : patch.fill.swatches()) {
                 worn.merge(swatch, place, (one, other) -> one.pixels() >= other.pixels() ? one : other);
                 Set<UUID> touched = beside.computeIfAbsent(swatch, any -> new HashSet<>());
-                patch.border.keySet().stream()
-                        .flatMap(fill -> fill.swatches().stream())
-                        .flatMap(other -> cardOf(other, palette, cards).stream())
-                        .forEach(card -> touched.add(card.id()));
+                border.keySet()
+                        .forEach(fill -> fill.swatches().stream()
+                                .filter(cardOf::containsKey)
+                                .forEach(other -> touched.add(cardOf.get(other).id())));
             }
-            patch.fill().swatches().stream()
-                    .findFirst()
-                    .ifPresent(swatch -> among(patch, palette, cards)
-                            .filter(card -> !card.id()
-                                    .equals(cardOf(swatch, palette, cards)
-                                            .map(Card::id)
-                                            .orElse(null)))
-                            .ifPresent(card -> strangers.add(new Stranger(swatch, card.id(), place))));
+            UUID first = firstOf(patch.fill);
+            among(border, cardOf)
+                    .filter(card -> !cardOf.containsKey(first)
+                            || !cardOf.get(first).id().equals(card))
+                    .ifPresent(card -> strangers.add(new Stranger(first, card, place)));
         }
         return new PartsOnSheet(worn, beside, strangers);
     }
 
-    private static Optional<Card> cardOf(UUID swatch, Palette palette, Map<UUID, Optional<Card>> known) {
-        return known.computeIfAbsent(swatch, palette::cardOf);
+    /** The swatch that stands for a fill; null for none. */
+    private static UUID firstOf(Fill fill) {
+        return fill.swatches().stream().findFirst().orElse(null);
     }
 
-    /** The card to which most of the border belongs, neighbours of the same fill aside. */
-    private static Optional<Card> among(Patch patch, Palette palette, Map<UUID, Optional<Card>> known) {
-        Map<Card, Integer> shares = new HashMap<>();
-        Map<Card, Set<UUID>> parts = new HashMap<>();
-        int whole = 0;
-        for (Map.Entry<Fill, Integer> each : patch.border.entrySet()) {
-            whole += each.getValue();
-            each.getKey().swatches().stream()
-                    .findFirst()
-                    .flatMap(swatch -> cardOf(swatch, palette, known))
-                    .filter(card -> card.kind() == Card.Kind.CAST)
-                    .ifPresent(card -> shares.merge(card, each.getValue(), Integer::sum));
-        }
-        int border = whole;
-        patch.border.forEach((fill, length) -> fill.swatches().stream()
-                .findFirst()
-                .filter(swatch -> length >= EACH * border)
-                .ifPresent(swatch -> cardOf(swatch, palette, known)
-                        .ifPresent(card -> parts.computeIfAbsent(card, any -> new HashSet<>())
-                                .add(swatch))));
+    /** The card to which most of a border belongs. */
+    private static Optional<UUID> among(Map<Fill, Integer> border, Map<UUID, Card> cardOf) {
+        int whole = border.values().stream().mapToInt(length -> length).sum();
+        Map<UUID, Integer> shares = new HashMap<>();
+        Map<UUID, Set<UUID>> parts = new HashMap<>();
+        border.forEach((fill, length) -> {
+            UUID swatch = firstOf(fill);
+            Card card = cardOf.get(swatch);
+            if (card != null && card.kind() == Card.Kind.CAST) {
+                shares.merge(card.id(), length, Integer::sum);
+                if (length >= EACH * whole) {
+                    parts.computeIfAbsent(card.id(), any -> new HashSet<>()).add(swatch);
+                }
+            }
+        });
         return shares.entrySet().stream()
-                .filter(each -> border >= SHORTEST_BORDER && each.getValue() >= AMONG * border)
-                .filter(each -> parts.getOrDefault(each.getKey(), Set.of()).size() >= PARTS)
+                .filter(each -> whole >= SHORTEST_BORDER && each.getValue() >= AMONG * whole)
                 .map(Map.Entry::getKey)
+                .filter(card -> parts.getOrDefault(card, Set.of()).size() >= PARTS)
                 .findFirst();
     }
 
-    /** A region as it is surveyed, row by row. */
+    /** A region as it is surveyed, run by run. */
     private static final class Patch {
+        private final int number;
         private final int cell;
         private final Fill fill;
-        private final Map<Fill, Integer> border = new HashMap<>();
         private int pixels;
         private int xStart = Integer.MAX_VALUE;
         private int xEnd;
@@ -122,13 +115,10 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
         private int x;
         private int y;
 
-        private Patch(int cell, Fill fill) {
+        private Patch(int number, int cell, Fill fill) {
+            this.number = number;
             this.cell = cell;
             this.fill = fill;
-        }
-
-        private Fill fill() {
-            return fill;
         }
 
         private void addRun(int from, int endExclusive, int row) {
@@ -145,60 +135,92 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
             }
         }
 
-        private void meets(Fill other) {
-            if (!other.equals(fill)) {
-                border.merge(other, 1, Integer::sum);
-            }
-        }
-
         private Place place() {
             return new Place(cell, x, y, xStart, yStart, xEnd - xStart, yEnd - yStart, pixels);
         }
     }
 
-    /** One pass over the map. */
+    /** Two passes over the map: who is on it, then who touches whom. Fills are told by number meanwhile, since comparing them at every pixel is what costs. */
     private static final class Survey {
-        private final Patch[] patches;
+        private final Patch[] patchOfRegion;
+        private final List<Patch> patches = new ArrayList<>();
+        private final List<Fill> fills = new ArrayList<>();
+        private final int[] fillOfPatch;
+        /** Pixel sides, by patch and by the fill on the other side. */
+        private final int[][] borders;
 
-        private Survey(CellPlane small, int[] regionOfCell, Fills fills) {
-            int regions = 0;
-            for (int region : regionOfCell) {
-                regions = Math.max(regions, region + 1);
+        private Survey(CellPlane small, int[] regionOfCell, Fills worn) {
+            patchOfRegion = new Patch[Arrays.stream(regionOfCell).max().orElse(-1) + 1];
+            for (int cell : small.numbers()) {
+                int region = regionOfCell[cell];
+                if (patchOfRegion[region] == null) {
+                    patchOfRegion[region] = new Patch(patches.size(), cell, worn.of(cell));
+                    patches.add(patchOfRegion[region]);
+                }
             }
-            patches = new Patch[regions];
-            int width = small.widthPx();
-            int[] cells = small.numbers();
+            Map<Fill, Integer> numbers = new HashMap<>();
+            fillOfPatch = new int[patches.size()];
+            for (Patch patch : patches) {
+                fillOfPatch[patch.number] = numbers.computeIfAbsent(patch.fill, fill -> {
+                    fills.add(fill);
+                    return fills.size() - 1;
+                });
+            }
+            borders = new int[patches.size()][fills.size()];
             for (int y = 0; y < small.heightPx(); y++) {
-                int from = 0;
-                for (int x = 0; x < width; x++) {
-                    Patch here = patch(cells[y * width + x], regionOfCell, fills);
-                    boolean isLast = x + 1 == width;
-                    Patch right = isLast ? null : patch(cells[y * width + x + 1], regionOfCell, fills);
-                    meet(here, right);
-                    if (y + 1 < small.heightPx()) {
-                        meet(here, patch(cells[(y + 1) * width + x], regionOfCell, fills));
-                    }
-                    if (right != here) {
-                        here.addRun(from, x + 1, y);
-                        from = x + 1;
+                surveyRow(small, regionOfCell, y);
+            }
+        }
+
+        private void surveyRow(CellPlane small, int[] regionOfCell, int y) {
+            int[] cells = small.numbers();
+            int width = small.widthPx();
+            boolean hasRowBelow = y + 1 < small.heightPx();
+            int from = 0;
+            for (int x = 0, i = y * width; x < width; x++, i++) {
+                int here = regionOfCell[cells[i]];
+                if (hasRowBelow) {
+                    meet(here, regionOfCell[cells[i + width]]);
+                }
+                int right = x + 1 < width ? regionOfCell[cells[i + 1]] : -1;
+                if (right != here) {
+                    patchOfRegion[here].addRun(from, x + 1, y);
+                    from = x + 1;
+                    if (right >= 0) {
+                        meet(here, right);
                     }
                 }
             }
         }
 
-        private Patch patch(int cell, int[] regionOfCell, Fills fills) {
-            int region = regionOfCell[cell];
-            if (patches[region] == null) {
-                patches[region] = new Patch(cell, fills.of(cell));
+        private void meet(int region, int other) {
+            if (region != other) {
+                int one = patchOfRegion[region].number;
+                int two = patchOfRegion[other].number;
+                if (fillOfPatch[one] != fillOfPatch[two]) {
+                    borders[one][fillOfPatch[two]]++;
+                    borders[two][fillOfPatch[one]]++;
+                }
             }
-            return patches[region];
         }
 
-        private static void meet(Patch one, Patch other) {
-            if (other != null && one != other) {
-                one.meets(other.fill);
-                other.meets(one.fill);
+        /** Those that wear something. */
+        private List<Patch> patches() {
+            return patches.stream()
+                    .filter(patch -> !patch.fill.equals(Fill.NONE))
+                    .toList();
+        }
+
+        /** Lengths by the fill on the other side; its own is not among them. */
+        private Map<Fill, Integer> borderOf(Patch patch) {
+            Map<Fill, Integer> border = new HashMap<>();
+            int[] lengths = borders[patch.number];
+            for (int fill = 0; fill < lengths.length; fill++) {
+                if (lengths[fill] > 0) {
+                    border.put(fills.get(fill), lengths[fill]);
+                }
             }
+            return border;
         }
     }
 }
