@@ -10,6 +10,7 @@ import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
+import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
@@ -129,11 +130,12 @@ class Comparing {
                     .toList();
             if (!met.isEmpty()) {
                 List<Integer> cells = met.stream().flatMap(List::stream).toList();
-                changes.make(
+                ChangeOutcome outcome = changes.make(
                         all.get(i).id(),
                         person,
                         new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(by), cells));
-                regions += met.size();
+                // A locked group refuses fills: its regions stay as they are.
+                regions += outcome instanceof ChangeOutcome.Made ? met.size() : 0;
             }
         }
         return regions;

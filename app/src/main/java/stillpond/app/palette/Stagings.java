@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -93,12 +92,6 @@ public class Stagings {
     @Transactional(readOnly = true)
     public List<Palettes.Done> done(UUID project, int most) {
         return stored.done(project, most);
-    }
-
-    /** What the author would take back next, in words. */
-    @Transactional(readOnly = true)
-    public Optional<String> undoable(UUID project, UUID author) {
-        return stored.latest(project, author).map(StagingRepository.Change::words);
     }
 
     /**

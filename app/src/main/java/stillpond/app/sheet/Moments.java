@@ -32,7 +32,7 @@ public class Moments {
     /** A layer with what it wore. */
     public record Worn(Layer layer, Fills fills) {}
 
-    /** What somebody did to a sheet. @param regions how many cells it concerned */
+    /** What somebody did to a sheet. @param cells how many it filled */
     public record Step(Instant at, UUID author, String kind, int cells) {}
 
     /** Latest first, at the most so many. */

@@ -13,10 +13,8 @@ import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Mixing;
 import stillpond.core.colour.Oklab;
 import stillpond.core.colour.Srgb;
-import stillpond.core.palette.Card;
 import stillpond.core.palette.Light;
 import stillpond.core.palette.LitPalette;
-import stillpond.core.palette.Paint;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Staging;
 import stillpond.core.palette.SwatchColours;
@@ -55,9 +53,10 @@ public class SheetColours {
         UUID project = sheets.get(0).project();
         Staging staging =
                 showing.at().map(moment -> stagings.at(project, moment)).orElseGet(() -> stagings.of(project));
-        Palette palette = trying(
-                showing.at().map(moment -> palettes.at(project, moment)).orElseGet(() -> palettes.of(project)),
-                showing.tried());
+        Palette palette = showing.at()
+                .map(moment -> palettes.at(project, moment))
+                .orElseGet(() -> palettes.of(project))
+                .trying(showing.tried());
         return sheets.stream()
                 .map(sheet -> shown(sheet, showing, staging, palette))
                 .toList();
@@ -75,22 +74,6 @@ public class SheetColours {
 
     private static Palette dressed(Sheet sheet, Staging staging, Palette palette) {
         return palette.wearing(staging.worn(sheet.scene(), sheet.id()));
-    }
-
-    private static Palette trying(Palette palette, Map<UUID, Srgb> tried) {
-        return tried.isEmpty()
-                ? palette
-                : new Palette(palette.cards().stream()
-                        .map(card -> trying(card, tried))
-                        .toList());
-    }
-
-    private static Card trying(Card card, Map<UUID, Srgb> tried) {
-        Card shown = card;
-        for (Map.Entry<UUID, Srgb> each : tried.entrySet()) {
-            shown = shown.painting(each.getKey(), new Paint.Process(each.getValue()));
-        }
-        return shown;
     }
 
     private static SwatchColours greyBut(Set<UUID> lit, SwatchColours colours) {

@@ -5,16 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.util.List;
-import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import stillpond.app.sheet.ChangeOutcome;
-import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
-import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.support.Browser;
 import stillpond.app.support.DeskPage;
@@ -23,9 +19,7 @@ import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 import stillpond.core.cell.CellPlane;
-import stillpond.core.fill.Fill;
 import stillpond.core.format.PlaneCodec;
-import stillpond.core.gap.Regions;
 
 /** A little person, laid on one sheet and drawn smaller and the other way round on the next. Places are pixels of the sheets, 3000 x 2000. */
 class CarryJourneyTest {
@@ -46,13 +40,13 @@ class CarryJourneyTest {
     void layTheModel() {
         model = work.bring(drawing(""));
         next = work.bring(drawing("transform=\"translate(520 40) scale(-0.85 0.85)\""));
-        lay(model, work.coat().id(), 925, 850);
-        lay(model, work.coat().id(), 925, 1200);
-        lay(model, work.scarf().id(), 925, 1105);
-        lay(model, work.scarf().id(), 925, 500);
-        lay(model, work.coat().id(), 780, 1600);
-        lay(model, work.coat().id(), 1080, 1600);
-        lay(model, work.scarf().id(), 1410, 1290);
+        work.lay(model, work.coat().id(), 925, 850);
+        work.lay(model, work.coat().id(), 925, 1200);
+        work.lay(model, work.scarf().id(), 925, 1105);
+        work.lay(model, work.scarf().id(), 925, 500);
+        work.lay(model, work.coat().id(), 780, 1600);
+        work.lay(model, work.coat().id(), 1080, 1600);
+        work.lay(model, work.scarf().id(), 1410, 1290);
     }
 
     @AfterEach
@@ -87,7 +81,7 @@ class CarryJourneyTest {
     void theCheckFindsAPartThatWearsSomethingElseThanOnTheModel() {
         String sources = "{\"sources\":[\"" + model.id() + "\"],\"overFilled\":false}";
         Visitor.signedIn(pond, work.person()).post(work.address(next) + "/carry/sure", sources);
-        lay(next, work.coat().id(), mirrored(925), onNext(1105));
+        work.lay(next, work.coat().id(), mirrored(925), onNext(1105));
         Page page = browser.signIn(pond, work.person());
         page.navigate(pond.url() + work.address(next));
         DeskPage desk = new DeskPage(page).waitUntilOpen();
@@ -104,7 +98,7 @@ class CarryJourneyTest {
     void aDifferenceThatIsMeantStaysQuiet() {
         Visitor visitor = Visitor.signedIn(pond, work.person());
         visitor.post(work.address(next) + "/carry/sure", "{\"sources\":[\"" + model.id() + "\"],\"overFilled\":false}");
-        lay(next, work.coat().id(), mirrored(925), onNext(1105));
+        work.lay(next, work.coat().id(), mirrored(925), onNext(1105));
         SheetCarrying carrying = pond.bean(SheetCarrying.class);
         List<SheetCarrying.Difference> found = carrying.differences(work.project(), next.id());
         assertThat(found).hasSize(1);
@@ -115,7 +109,7 @@ class CarryJourneyTest {
 
     @Test
     void nothingThatWasFilledByHandIsOverwrittenAndACorrectionCountsNextTime() {
-        lay(next, work.coat().id(), mirrored(925), onNext(500));
+        work.lay(next, work.coat().id(), mirrored(925), onNext(500));
         Visitor visitor = Visitor.signedIn(pond, work.person());
         String sources = "{\"sources\":[\"" + model.id() + "\"],\"overFilled\":false}";
         assertThat(visitor.post(work.address(next) + "/carry/sure", sources).statusCode())
@@ -169,17 +163,5 @@ class CarryJourneyTest {
     private int cell(Layer layer, int x, int y) {
         CellPlane cells = PlaneCodec.decodeCells(pond.bean(Planes.class).content(layer.cells()));
         return cells.numberAt(x, y);
-    }
-
-    private void lay(Sheet sheet, UUID swatch, int x, int y) {
-        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).frontLayer();
-        Regions regions = pond.bean(Sheets.class).regions(layer);
-        List<Integer> cells = regions.with(cell(layer, x, y));
-        ChangeOutcome outcome = pond.bean(SheetChanges.class)
-                .make(
-                        sheet.id(),
-                        work.account(),
-                        new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(swatch), cells));
-        assertThat(outcome).isInstanceOf(ChangeOutcome.Made.class);
     }
 }

@@ -7,7 +7,6 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -114,7 +113,7 @@ class DemoTest {
                     hold(page, palette, swatch);
                     truth.forEach((region, wanted) -> {
                         if (wanted.equals(swatch)) {
-                            Cell place = deepest(map, regions, region);
+                            Cell place = DemoTruth.deepest(map, regions, region);
                             desk.click(place.deepestX() + 0.5, place.deepestY() + 0.5);
                             if (page.locator("#leak").isVisible()) {
                                 page.locator("#leak-anyway").click();
@@ -133,13 +132,6 @@ class DemoTest {
 
     private static void hold(Page page, Palette palette, String swatch) {
         page.locator("[data-fill='" + swatch(palette, swatch).id() + "']").click();
-    }
-
-    private static Cell deepest(CellMap map, Regions regions, int region) {
-        return map.cells().stream()
-                .filter(cell -> regions.of(cell.number()) == region)
-                .max(Comparator.comparingDouble(Cell::depthPx))
-                .orElseThrow();
     }
 
     private static long differences(

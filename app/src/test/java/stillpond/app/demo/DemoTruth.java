@@ -5,9 +5,12 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.Map;
 import java.util.TreeMap;
 import javax.imageio.ImageIO;
+import stillpond.core.cell.Cell;
+import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.gap.Regions;
 import tools.jackson.databind.json.JsonMapper;
@@ -32,6 +35,14 @@ record DemoTruth(Raster labels, String[] swatches) {
     /** The card and swatch at a place, given as shares of the size of the sheet. */
     String at(double x, double y) {
         return swatches[labels.getSample((int) (x * labels.getWidth()), (int) (y * labels.getHeight()), 0) - 1];
+    }
+
+    /** The cell of a region in which its deepest point lies: where to click. */
+    static Cell deepest(CellMap map, Regions regions, int region) {
+        return map.cells().stream()
+                .filter(cell -> regions.of(cell.number()) == region)
+                .max(Comparator.comparingDouble(Cell::depthPx))
+                .orElseThrow();
     }
 
     /** The card and swatch that most of each region is of. */

@@ -139,7 +139,7 @@ class SameCoatJourneyTest {
         Map<Integer, String> truth = DemoTruth.of("juniperWaits").byRegion(map.plane(), regions);
         int right = 0;
         for (Map.Entry<Integer, String> each : truth.entrySet()) {
-            Cell place = deepest(map, regions, each.getKey());
+            Cell place = DemoTruth.deepest(map, regions, each.getKey());
             if (fills.of(place.number()).equals(Fill.flat(swatch(each.getValue())))) {
                 right++;
             } else {
@@ -247,15 +247,8 @@ class SameCoatJourneyTest {
         Regions regions = sheets.regions(layer);
         return DemoTruth.of(drawing).byRegion(map.plane(), regions).entrySet().stream()
                 .filter(each -> each.getValue().equals(part))
-                .map(each -> deepest(map, regions, each.getKey()))
+                .map(each -> DemoTruth.deepest(map, regions, each.getKey()))
                 .max(Comparator.comparingInt(Cell::areaPx))
-                .orElseThrow();
-    }
-
-    private static Cell deepest(CellMap map, Regions regions, int region) {
-        return map.cells().stream()
-                .filter(cell -> regions.of(cell.number()) == region)
-                .max(Comparator.comparingDouble(Cell::depthPx))
                 .orElseThrow();
     }
 

@@ -67,13 +67,6 @@ public record Card(UUID id, String name, String subject, Kind kind, boolean lock
         return new Card(id, name, subject, kind, locked, others);
     }
 
-    /** With another paint for one swatch, if it is on this card. */
-    public Card painting(UUID swatch, Paint paint) {
-        return with(swatches.stream()
-                .map(each -> each.id().equals(swatch) ? each.painted(paint) : each)
-                .toList());
-    }
-
     /** With colours of their own for some swatches; those that are not on this card count for nothing. */
     Card coloured(Map<UUID, Srgb> colours) {
         return with(swatches.stream()

@@ -78,6 +78,13 @@ public final class Palette implements SwatchColours {
         return followers;
     }
 
+    /** The palette with other colours of their own for some swatches; whatever is tied to them follows. */
+    public Palette trying(Map<UUID, Srgb> tried) {
+        return tried.isEmpty()
+                ? this
+                : new Palette(cards.stream().map(card -> card.coloured(tried)).toList());
+    }
+
     /** The palette with its cards in other wardrobes; whatever is tied to a part of another colour follows. */
     public Palette wearing(Collection<Wardrobe> wardrobes) {
         Map<UUID, Map<UUID, Srgb>> byCard = wardrobes.stream()
