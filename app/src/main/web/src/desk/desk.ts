@@ -105,7 +105,9 @@ async function open(): Promise<void> {
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
   byId("help").addEventListener("click", showKeys);
   const crop = new Crop(regions, ink, fills);
-  const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
+  const drawer = new GapsDrawer(path, regions, fills, work, hand, view, overlay, crop, () =>
+    column.toggle("gaps"),
+  );
   const groups = new Groups(path, regions, fills, work, hand, view, gathering);
   const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay);
   const check = new CheckDrawer(path, regions, fills, work, hand, view, crop, (cells) => kinds.open(cells));

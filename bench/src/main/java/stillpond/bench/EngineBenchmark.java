@@ -1,7 +1,6 @@
 package stillpond.bench;
 
 import java.io.IOException;
-import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -16,7 +15,6 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
@@ -46,6 +44,7 @@ public class EngineBenchmark {
     private Picture picture;
     private InkPlane ink;
     private Openings analysed;
+    private List<Point> partingLine;
 
     @Setup(Level.Trial)
     public void makePage() throws IOException {
@@ -53,6 +52,7 @@ public class EngineBenchmark {
         picture = new LineArtReader(ImageLimits.DEFAULT).read(file);
         ink = InkFinder.find(picture);
         analysed = Openings.of(ink);
+        partingLine = PartingLine.ofLargestCell(analysed, ink);
     }
 
     @Benchmark
@@ -87,22 +87,14 @@ public class EngineBenchmark {
         return Regions.of(analysed, Dams.at(analysed.defaultReach()));
     }
 
+    /** Parts the largest cell of the page; put back afterwards, which is counted too. */
     @Benchmark
     public HandDam.Outcome handDam() {
-        Cell largest = analysed.cells().cells().stream()
-                .max(Comparator.comparingDouble(Cell::depthPx))
-                .orElseThrow();
-        double reach = largest.depthPx();
-        HandDam.Outcome outcome = HandDam.draw(
-                analysed,
-                ink,
-                List.of(
-                        new Point(largest.deepestX() - reach, largest.deepestY()),
-                        new Point(largest.deepestX() + reach, largest.deepestY())));
-        if (outcome instanceof HandDam.Parted parted) {
-            parted.former().forEach(patch -> patch.restore(analysed.cells().plane()));
+        if (!(HandDam.draw(analysed, ink, partingLine) instanceof HandDam.Parted parted)) {
+            throw new IllegalStateException("The dam parts nothing: nothing is measured.");
         }
-        return outcome;
+        parted.former().forEach(patch -> patch.restore(analysed.cells().plane()));
+        return parted;
     }
 
     @Benchmark

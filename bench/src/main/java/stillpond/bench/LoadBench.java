@@ -67,6 +67,9 @@ final class LoadBench {
                 at(nanos, 0.99),
                 acknowledged.get(),
                 stored() - storedBefore);
+        if (acknowledged.get() == 0 || acknowledged.get() != stored() - storedBefore) {
+            throw new IllegalStateException("Not every fill that was acknowledged is stored, once.");
+        }
     }
 
     private static double at(List<Long> sorted, double share) {
@@ -86,6 +89,9 @@ final class LoadBench {
 
     /** One session of a demo person. */
     private final class Person {
+
+        private static final Pattern SWATCH =
+                Pattern.compile("\"id\":\"([0-9a-f-]{36})\",\"name\":\"[^\"]*\",\"part\"");
 
         private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
 
@@ -118,11 +124,13 @@ final class LoadBench {
             String state = get(sheet + "/desk");
             String layer = first(Pattern.compile("\"layers\":\\[\\{\"id\":\"([0-9a-f-]{36})\""), state);
             int cells = Integer.parseInt(first(Pattern.compile("\"cellCount\":(\\d+)"), state));
-            List<String> swatches = Pattern.compile("\"id\":\"([0-9a-f-]{36})\",\"name\":\"[^\"]*\",\"colour\"")
-                    .matcher(state)
+            List<String> swatches = SWATCH.matcher(state)
                     .results()
                     .map(result -> result.group(1))
                     .toList();
+            if (swatches.isEmpty()) {
+                throw new IllegalStateException("The desk of " + sheet + " names no swatch to fill with.");
+            }
             long[] nanos = new long[FILLS + WARM_UP_FILLS];
             for (int i = 0; i < nanos.length; i++) {
                 Thread.sleep(200 + random.nextInt(800));

@@ -1,6 +1,8 @@
 package stillpond.app.desk;
 
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,9 +14,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.HandDams;
+import stillpond.app.sheet.SheetGaps;
+import stillpond.core.gap.Dams;
+import stillpond.core.gap.Gap;
 import stillpond.core.gap.Point;
 
-/** Dams drawn by hand, regions joined by hand, and leak traces. */
+/** The gaps of a sheet, dams drawn by hand, regions joined by hand, and leak traces. */
 @RestController
 @RequestMapping("/projects/{project}/sheets/{sheet}")
 class DamController {
@@ -22,9 +27,27 @@ class DamController {
     private static final int MOST_POINTS = 2000;
 
     private final HandDams dams;
+    private final SheetGaps gaps;
 
-    DamController(HandDams dams) {
+    DamController(HandDams dams, SheetGaps gaps) {
         this.dams = dams;
+        this.gaps = gaps;
+    }
+
+    /** The dams of a desk, by the indices of openings; it may be ahead of what is stored, or try a reach. */
+    record DeskDams(double reach, Set<Integer> shut, Set<Integer> open, Set<Integer> inked) {
+
+        Dams asDams() {
+            Set<Integer> all = new TreeSet<>(shut);
+            all.addAll(inked);
+            return new Dams(reach, all, open, inked);
+        }
+    }
+
+    /** The gaps in the order in which they are worth a look. */
+    @PostMapping("/gaps")
+    List<Gap> gaps(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody DeskDams now) {
+        return gaps.of(project, sheet, now.asDams());
     }
 
     /** @param changed whether the line parts or joins anything; else nothing was changed */

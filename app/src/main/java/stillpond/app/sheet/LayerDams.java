@@ -74,7 +74,7 @@ class LayerDams {
 
     /** Brings over what was said about the openings of the layer that stood here before. */
     void carry(Layer old, StoredLayer fresh, Supplier<Placing> placing) {
-        if (old.openings() == null || dams.findByKeyLayerId(old.id()).isEmpty()) {
+        if (old.openings() == null) {
             return;
         }
         Openings openings = openings(fresh.asLayer());

@@ -117,6 +117,10 @@ class StoredLayer {
         return id;
     }
 
+    int[] areas() {
+        return areas;
+    }
+
     int position() {
         return position;
     }

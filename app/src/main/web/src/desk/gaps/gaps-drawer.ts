@@ -8,7 +8,7 @@ import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { Crop } from "./crop";
-import { isDoubtful, listGaps, type Gap } from "./gap-list";
+import { listGaps, type Gap } from "./gap-list";
 import type { Overlay } from "./overlay";
 
 type Filter = "doubtful" | "dammed" | "open";
@@ -27,8 +27,13 @@ export class GapsDrawer {
   private filter: Filter = "doubtful";
   private chosen = -1;
   private settling: number | undefined;
+  private renewing: number | undefined;
+  private asked = 0;
+  /** What a key says is meant of the list as it is then: acts wait until it is there. */
+  private ready: Promise<void> = Promise.resolve();
 
   constructor(
+    private readonly path: string,
     private readonly regions: Regions,
     private readonly fills: Fills,
     private readonly work: Work,
@@ -51,7 +56,11 @@ export class GapsDrawer {
       overlay.showInked(inked, regions.openings.strokePx);
       this.settle();
     });
-    fills.painted.listen(() => this.settle());
+    // What a gap parts is told by the fills on both sides; which gaps there are is not.
+    fills.painted.listen(() => {
+      clearTimeout(this.renewing);
+      this.renewing = setTimeout(() => this.renew(), SETTLE_MS);
+    });
     this.refresh();
   }
 
@@ -71,21 +80,30 @@ export class GapsDrawer {
     if (!this.isOpen) {
       this.open();
     }
-    if (this.settling !== undefined) {
-      this.refresh();
-    }
-    if (this.shown.length > 0) {
-      this.choose((this.chosen + by + this.shown.length) % this.shown.length, true);
-    }
+    void this.whenReady(() => {
+      if (this.shown.length > 0) {
+        this.choose((this.chosen + by + this.shown.length) % this.shown.length, true);
+      }
+    });
   }
 
   /** Dams the chosen gap, or leaves it open. */
   say(state: DamState): void {
-    const gap = this.shown[this.chosen];
-    if (gap) {
-      this.work.dam(new Map(gap.openings.map((opening) => [opening.index, state])));
-      this.hand.said.set(SAID[state]);
+    void this.whenReady(() => {
+      const gap = this.shown[this.chosen];
+      if (gap) {
+        this.work.dam(new Map(gap.openings.map((opening) => [opening.index, state])));
+        this.hand.said.set(SAID[state]);
+      }
+    });
+  }
+
+  private async whenReady(act: () => void): Promise<void> {
+    if (this.settling !== undefined) {
+      this.refresh();
     }
+    await this.ready;
+    act();
   }
 
   /** Chooses the gap that a place on the screen points at, if the list has one there. */
@@ -112,14 +130,25 @@ export class GapsDrawer {
   private refresh(): void {
     clearTimeout(this.settling);
     this.settling = undefined;
-    this.gaps = listGaps(this.regions);
-    this.renew();
+    this.ready = this.ask(++this.asked);
+  }
+
+  private async ask(number: number): Promise<void> {
+    try {
+      const gaps = await listGaps(this.path, this.regions);
+      if (number === this.asked) {
+        this.gaps = gaps;
+        this.renew();
+      }
+    } catch {
+      // Without an answer the list stays as it was; the next change asks again.
+    }
   }
 
   private renew(): void {
     const chosen = this.shown[this.chosen]?.openings[0]?.index;
     const byFilter: Record<Filter, Gap[]> = {
-      doubtful: this.gaps.filter((gap) => isDoubtful(gap, this.regions.reach)),
+      doubtful: this.gaps.filter((gap) => gap.isInDoubt),
       dammed: this.gaps.filter((gap) => gap.isShut),
       open: this.gaps.filter((gap) => !gap.isShut),
     };
@@ -194,7 +223,8 @@ export class GapsDrawer {
   private noteOf(gap: Gap): string {
     const [a, b] = gap.sides;
     const names = [a, b].map((side) => this.fills.of(side.cell));
-    const share = (100 * gap.effect) / (this.regions.map.plane.width * this.regions.map.plane.height);
+    const effect = Math.min(a.areaPx, b.areaPx);
+    const share = (100 * effect) / (this.regions.map.plane.width * this.regions.map.plane.height);
     const size =
       share < 0.1
         ? "a sliver"

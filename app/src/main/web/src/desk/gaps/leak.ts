@@ -3,7 +3,7 @@ import { call } from "../../shared/http";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
-import { countPlaces, withoutCrumbs } from "./gap-list";
+import { countPlaces, withoutCrumbs } from "./gap-places";
 import type { SheetView } from "../view/sheet-view";
 import type { Overlay } from "./overlay";
 

@@ -1,7 +1,9 @@
 import { atom } from "nanostores";
 import type { CellMap } from "./planes";
 import type { Opening, Openings } from "./openings";
+import { Sets } from "./sets";
 import type { DamState, DamSwap, LayerState, ReachSwap } from "./state";
+import { bigger, smaller } from "./steps";
 
 /** A region as one shape: what is known of a cell, for all its cells together. */
 export interface RegionShape {
@@ -76,6 +78,13 @@ export class Regions {
     return this.said.get(index) ?? "BY_REACH";
   }
 
+  /** Reach and what was said, as the desk has them. */
+  dams(): { reach: number; shut: number[]; open: number[]; inked: number[] } {
+    const of = (state: DamState): number[] =>
+      [...this.said].filter(([, said]) => said === state).map(([index]) => index);
+    return { reach: this.reach, shut: of("SHUT"), open: of("OPEN"), inked: of("INKED") };
+  }
+
   isShut(opening: Opening): boolean {
     const said = this.said.get(opening.index);
     return said === "SHUT" || said === "INKED" || (opening.strength >= this.reach && said !== "OPEN");
@@ -129,39 +138,14 @@ export class Regions {
     this.join();
   }
 
-  /** The openings to leave open so that a region takes in the piece behind its weakest dam. */
+  /** One step up: the openings to leave open. */
   bigger(cell: number): number[] {
-    const region = this.of(cell);
-    const weakest = this.openings.all
-      .filter((each) => (this.of(each.first) === region) !== (this.of(each.second) === region))
-      .reduce<Opening | undefined>(
-        (best, each) => (!best || each.strength < best.strength ? each : best),
-        undefined,
-      );
-    if (!weakest) {
-      return [];
-    }
-    const beyond = this.of(weakest.first) === region ? this.of(weakest.second) : this.of(weakest.first);
-    return this.between(region, beyond);
+    return bigger(this.openings.all, this.regionOfCell, cell);
   }
 
-  /** The openings to dam so that a region leaves out what hangs on it by its strongest opening that is not dammed. */
+  /** One step down: the openings to dam. */
   smaller(cell: number): number[] {
-    const region = this.of(cell);
-    const inside = this.openings.all.filter(
-      (each) =>
-        this.of(each.first) === region && this.of(each.second) === region && each.first !== each.second,
-    );
-    const strongest = Math.max(-1, ...inside.map((each) => each.strength));
-    if (strongest < 0) {
-      return [];
-    }
-    const kept = new Sets(this.regionOfCell.length);
-    inside.filter((each) => each.strength < strongest).forEach((each) => kept.join(each.first, each.second));
-    const own = kept.find(cell);
-    return inside
-      .filter((each) => (kept.find(each.first) === own) !== (kept.find(each.second) === own))
-      .map((each) => each.index);
+    return smaller(this.openings.all, this.regionOfCell, cell);
   }
 
   /** The area that a cell's region would keep if it were one step smaller, and how sure that step is. */
@@ -180,30 +164,6 @@ export class Regions {
       .filter((each) => sets.find(each) === own)
       .reduce((sum, each) => sum + this.map.cells[each]!.area, 0);
     return { area, strength: Math.max(...dam.map((index) => this.openings.all[index]!.strength)), dam };
-  }
-
-  /** The pieces that a region falls into if openings of a strength and all stronger ones are dammed. */
-  piecesBelow(strength: number, region: number): { of(cell: number): number; area(piece: number): number } {
-    const sets = new Sets(this.regionOfCell.length);
-    this.openings.all
-      .filter((each) => each.strength < strength && !this.isShut(each))
-      .forEach((each) => sets.join(each.first, each.second));
-    return {
-      of: (cell) => sets.find(cell),
-      area: (piece) =>
-        this.shape(region)
-          .cells.filter((cell) => sets.find(cell) === piece)
-          .reduce((sum, cell) => sum + this.map.cells[cell]!.area, 0),
-    };
-  }
-
-  between(region: number, other: number): number[] {
-    return this.openings.all
-      .filter((each) => {
-        const [a, b] = [this.of(each.first), this.of(each.second)];
-        return (a === region && b === other) || (a === other && b === region);
-      })
-      .map((each) => each.index);
   }
 
   private join(): void {
@@ -235,38 +195,5 @@ export class Regions {
     }
     const { deepestX, deepestY } = deepest;
     return { cells, area, x: left, y: top, width: right - left, height: bottom - top, deepestX, deepestY };
-  }
-}
-
-/** Union-find whose roots are the lowest members. */
-class Sets {
-  private readonly parent: Int32Array;
-
-  constructor(size: number) {
-    this.parent = Int32Array.from({ length: size }, (_, i) => i);
-  }
-
-  join(a: number, b: number): void {
-    const [rootA, rootB] = [this.find(a), this.find(b)];
-    this.parent[Math.max(rootA, rootB)] = Math.min(rootA, rootB);
-  }
-
-  find(member: number): number {
-    let at = member;
-    while (this.parent[at] !== at) {
-      this.parent[at] = this.parent[this.parent[at]!]!;
-      at = this.parent[at]!;
-    }
-    return at;
-  }
-
-  numbered(): number[] {
-    const numbers: number[] = [];
-    let next = 0;
-    for (let i = 0; i < this.parent.length; i++) {
-      const root = this.find(i);
-      numbers.push(root === i ? next++ : numbers[root]!);
-    }
-    return numbers;
   }
 }

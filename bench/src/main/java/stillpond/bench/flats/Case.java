@@ -11,6 +11,9 @@ import java.util.List;
  */
 record Case(String name, BufferedImage line, int[] truth, List<TruthRegion> regions) {
 
+    /** The label of what is no region: ink, slivers, fringes. */
+    static final int DO_NOT_CARE = 0;
+
     int width() {
         return line.getWidth();
     }
@@ -20,13 +23,9 @@ record Case(String name, BufferedImage line, int[] truth, List<TruthRegion> regi
     }
 
     /**
+     * @param area in pixels; a hint only, count the labels
      * @param support the share of its border that ink backs
      * @param x the deepest point, and r its depth, in pixels
      */
-    record TruthRegion(int id, int area, double support, int x, int y, double r) {
-
-        boolean isClosed() {
-            return support >= 0.999;
-        }
-    }
+    record TruthRegion(int id, int area, double support, int x, int y, double r) {}
 }

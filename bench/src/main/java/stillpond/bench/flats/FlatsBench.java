@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import stillpond.core.gap.Openings;
@@ -28,11 +29,17 @@ final class FlatsBench {
             Path folder = Path.of(args[0]);
             List<String> names = CaseFiles.names(folder);
             List<Score.Click> clicks = score(names.size(), i -> read(folder, names.get(i)));
-            print("", clicks);
+            for (Half half : Half.values()) {
+                System.out.print(Score.report(
+                        half.name().toLowerCase(Locale.ROOT) + " half, ",
+                        clicks.stream().filter(click -> Half.of(click.name()) == half).toList()));
+            }
+            System.out.print(Score.report("", clicks));
             Files.writeString(folder.resolve("flats.csv"), Score.csv(clicks));
         } else {
-            print("like fitted, ", score(GENERATED, i -> CaseMaker.fitting(10_000 + i)));
-            print("held out, ", score(GENERATED, CaseMaker::heldOut));
+            System.out.print(
+                    Score.report("like fitted, ", score(GENERATED, i -> CaseMaker.fitting(10_000 + i))));
+            System.out.print(Score.report("held out, ", score(GENERATED, CaseMaker::heldOut)));
         }
     }
 
@@ -71,14 +78,5 @@ final class FlatsBench {
             argb[i] = 0xff000000 | grey[i] * 0x010101;
         }
         return InkFinder.find(new Picture(line.getWidth(), line.getHeight(), argb));
-    }
-
-    private static void print(String what, List<Score.Click> clicks) {
-        System.out.println(Score.line(
-                what + "closed",
-                clicks.stream().filter(click -> click.region().isClosed()).toList()));
-        System.out.println(Score.line(
-                what + "nearly",
-                clicks.stream().filter(click -> !click.region().isClosed()).toList()));
     }
 }

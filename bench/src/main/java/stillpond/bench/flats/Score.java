@@ -3,14 +3,16 @@ package stillpond.bench.flats;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import java.util.function.IntPredicate;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 
-/** What one click at the deepest point of each region of a case selects, under default settings. */
+/** What one click at the deepest point of each region of a case selects, under default settings and where nothing is dammed. */
 final class Score {
 
     private static final double HIT = 0.85;
@@ -20,10 +22,24 @@ final class Score {
     private Score() {}
 
     /**
+     * @param support how far ink backs the region's border
+     * @param areaPx the region's, counted from the labels
      * @param iou intersection over union with the truth, over pixels whose truth is known
      * @param bestWithinAStep the best of the click, one step bigger and one step smaller
+     * @param plainIou that of the paper connected to the click, with no dam at all
+     * @param outside the share of the selection outside the region
+     * @param pieces how many regions of the segmentation cover a share of it that counts
      */
-    record Click(String name, Case.TruthRegion region, double iou, double bestWithinAStep, double outside, int pieces) {
+    record Click(
+            String name,
+            int region,
+            Support support,
+            int areaPx,
+            double iou,
+            double bestWithinAStep,
+            double plainIou,
+            double outside,
+            int pieces) {
 
         boolean isHit() {
             return iou >= HIT;
@@ -33,91 +49,124 @@ final class Score {
             return bestWithinAStep >= HIT;
         }
 
+        boolean isHitPlain() {
+            return plainIou >= HIT;
+        }
+
         boolean isLeak() {
             return outside > LEAK;
+        }
+
+        /** No dam at all would have been better. */
+        boolean isCutNeedlessly() {
+            return isHitPlain() && !isHit();
+        }
+
+        boolean isSavedByDams() {
+            return isHit() && !isHitPlain();
         }
     }
 
     static List<Click> of(Case drawn, Openings openings) {
-        int[] cells = openings.cells().plane().numbers();
-        Map<Integer, Map<Integer, Integer>> areas = new HashMap<>();
-        for (int i = 0; i < cells.length; i++) {
-            if (drawn.truth()[i] != 0) {
-                areas.computeIfAbsent(cells[i], cell -> new HashMap<>()).merge(drawn.truth()[i], 1, Integer::sum);
-            }
-        }
+        LabelCounts counts = new LabelCounts(openings.cells().plane().numbers(), drawn.truth());
         Dams dams = Dams.at(openings.defaultReach());
         Regions regions = Regions.of(openings, dams);
+        Regions plain = Regions.of(openings, Dams.at(1));
         List<Click> clicks = new ArrayList<>();
         for (Case.TruthRegion region : drawn.regions()) {
             int cell = openings.cells().plane().numberAt(region.x(), region.y());
-            double[] now = measure(areas, region, each -> regions.of(each) == regions.of(cell));
-            double best = now[0];
-            for (Dams step : List.of(dams.opening(regions.bigger(cell)), dams.shutting(regions.smaller(cell)))) {
-                Regions stepped = Regions.of(openings, step);
-                best = Math.max(best, measure(areas, region, each -> stepped.of(each) == stepped.of(cell))[0]);
+            LabelCounts.Overlap now = counts.overlap(region.id(), same(regions, cell));
+            double best = now.iou();
+            for (Set<Integer> step : List.of(regions.bigger(cell), regions.smaller(cell))) {
+                Dams stepped = step.equals(regions.bigger(cell)) ? dams.opening(step) : dams.shutting(step);
+                best = Math.max(
+                        best,
+                        counts.overlap(region.id(), same(Regions.of(openings, stepped), cell))
+                                .iou());
             }
-            clicks.add(new Click(drawn.name(), region, now[0], best, now[1], pieces(areas, region, regions)));
+            clicks.add(new Click(
+                    drawn.name(),
+                    region.id(),
+                    Support.of(region.support()),
+                    counts.area(region.id()),
+                    now.iou(),
+                    best,
+                    counts.overlap(region.id(), same(plain, cell)).iou(),
+                    now.outside(),
+                    pieces(counts, region.id(), regions)));
         }
         return clicks;
     }
 
-    /** Intersection over union, and the share of the selection outside the region. */
-    private static double[] measure(
-            Map<Integer, Map<Integer, Integer>> areas, Case.TruthRegion region, IntPredicate selected) {
-        long selection = 0;
-        long inside = 0;
-        for (Map.Entry<Integer, Map<Integer, Integer>> cell : areas.entrySet()) {
-            if (selected.test(cell.getKey())) {
-                selection += cell.getValue().values().stream()
-                        .mapToInt(Integer::intValue)
-                        .sum();
-                inside += cell.getValue().getOrDefault(region.id(), 0);
-            }
-        }
-        double union = selection + region.area() - inside;
-        return new double[] {inside / union, selection == 0 ? 0 : (selection - inside) / (double) selection};
+    private static java.util.function.IntPredicate same(Regions regions, int cell) {
+        return each -> regions.of(each) == regions.of(cell);
     }
 
-    private static int pieces(Map<Integer, Map<Integer, Integer>> areas, Case.TruthRegion region, Regions regions) {
+    private static int pieces(LabelCounts counts, int region, Regions regions) {
         Map<Integer, Integer> covered = new HashMap<>();
-        areas.forEach(
-                (cell, byLabel) -> covered.merge(regions.of(cell), byLabel.getOrDefault(region.id(), 0), Integer::sum));
+        counts.cellsOf(region).forEach((cell, pixels) -> covered.merge(regions.of(cell), pixels, Integer::sum));
         return (int) covered.values().stream()
-                .filter(area -> area >= COVERS * region.area())
+                .filter(area -> area >= COVERS * counts.area(region))
                 .count();
     }
 
-    /** One line of figures for some clicks. */
-    static String line(String what, List<Click> clicks) {
-        if (clicks.isEmpty()) {
-            return String.format("%-14s n 0", what);
+    /** A line of figures for each class of regions, the others than closed and open ones together, and how many dams helped or harmed. */
+    static String report(String what, List<Click> clicks) {
+        StringBuilder text = new StringBuilder();
+        for (Support support : Support.values()) {
+            text.append(line(what + support.name().toLowerCase(Locale.ROOT), clicks, click -> click.support() == support));
         }
-        double n = clicks.size();
+        text.append(line(
+                what + "others",
+                clicks,
+                click -> click.support() == Support.HAIRLINE || click.support() == Support.GAPPED));
+        List<Click> closed =
+                clicks.stream().filter(click -> click.support() == Support.CLOSED).toList();
+        text.append(String.format(
+                "%sclosed: %d cut where no dam at all would have hit, %d saved by dams%n",
+                what,
+                closed.stream().filter(Click::isCutNeedlessly).count(),
+                closed.stream().filter(Click::isSavedByDams).count()));
+        return text.toString();
+    }
+
+    private static String line(String what, List<Click> all, Predicate<Click> wanted) {
+        List<Click> clicks = all.stream().filter(wanted).toList();
+        if (clicks.isEmpty()) {
+            return String.format("%-20s n 0%n", what);
+        }
         return String.format(
-                "%-14s n %-5d one-click %.3f  within a step %.3f  mean IoU %.3f  leak %.3f  pieces %.2f",
+                Locale.ROOT,
+                "%-20s n %-5d one-click %.3f  within a step %.3f  mean IoU %.3f  leak %.3f  pieces %.2f  | no dams %.3f%n",
                 what,
                 clicks.size(),
-                clicks.stream().filter(Click::isHit).count() / n,
-                clicks.stream().filter(Click::isHitWithinAStep).count() / n,
+                share(clicks, Click::isHit),
+                share(clicks, Click::isHitWithinAStep),
                 clicks.stream().mapToDouble(Click::iou).average().orElse(0),
-                clicks.stream().filter(Click::isLeak).count() / n,
-                clicks.stream().mapToInt(Click::pieces).average().orElse(0));
+                share(clicks, Click::isLeak),
+                clicks.stream().mapToInt(Click::pieces).average().orElse(0),
+                share(clicks, Click::isHitPlain));
+    }
+
+    private static double share(List<Click> clicks, Predicate<Click> of) {
+        return clicks.stream().filter(of).count() / (double) clicks.size();
     }
 
     static String csv(List<Click> clicks) {
         return clicks.stream()
                 .map(click -> String.format(
-                        "%s,%d,%d,%.4f,%.4f,%.4f,%.4f,%d",
+                        Locale.ROOT,
+                        "%s,%d,%s,%d,%.4f,%.4f,%.4f,%.4f,%d",
                         click.name(),
-                        click.region().id(),
-                        click.region().area(),
-                        click.region().support(),
+                        click.region(),
+                        click.support(),
+                        click.areaPx(),
                         click.iou(),
                         click.bestWithinAStep(),
+                        click.plainIou(),
                         click.outside(),
                         click.pieces()))
                 .collect(Collectors.joining(
-                        "\n", "case,region,area,support,iou,iou_within_a_step,outside,pieces\n", "\n"));
+                        "\n", "case,region,support,area,iou,iou_within_a_step,iou_no_dams,outside,pieces\n", "\n"));
     }
 }

@@ -1,26 +1,40 @@
 package stillpond.core.cell;
 
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** Counts the pixel edges between neighbours in one pass over the plane. */
 final class BorderCounter {
+
+    private static final int ROWS_A_STRIP = 128;
 
     private final PairCounts edges = new PairCounts();
 
     private BorderCounter() {}
 
     static List<Border> count(CellPlane plane) {
+        int strips = (plane.heightPx() + ROWS_A_STRIP - 1) / ROWS_A_STRIP;
+        BorderCounter whole = new BorderCounter();
+        IntStream.range(0, strips)
+                .parallel()
+                .mapToObj(strip -> ofStrip(plane, strip * ROWS_A_STRIP))
+                .forEachOrdered(part -> part.edges.forEach(whole.edges::add));
+        return whole.borders();
+    }
+
+    private static BorderCounter ofStrip(CellPlane plane, int yStart) {
         BorderCounter counter = new BorderCounter();
         int width = plane.widthPx();
         int[] numbers = plane.numbers();
-        for (int y = 0, i = 0; y < plane.heightPx(); y++) {
+        int yEnd = Math.min(plane.heightPx(), yStart + ROWS_A_STRIP);
+        for (int y = yStart; y < yEnd; y++) {
             boolean lastRow = y == plane.heightPx() - 1;
-            for (int x = 0; x < width; x++, i++) {
+            int last = y * width + width - 1;
+            for (int i = y * width; i <= last; i++) {
                 int cell = numbers[i];
-                if (x < width - 1 && numbers[i + 1] != cell) {
+                if (i < last && numbers[i + 1] != cell) {
                     counter.countEdge(cell, numbers[i + 1]);
                 }
                 if (!lastRow && numbers[i + width] != cell) {
@@ -28,39 +42,7 @@ final class BorderCounter {
                 }
             }
         }
-        return counter.borders();
-    }
-
-    /** Counts again after some cells were split: only their own borders can have changed, and those lie in a box. */
-    static List<Border> recount(List<Border> before, CellPlane plane, Box box, BitSet changed) {
-        BorderCounter counter = new BorderCounter();
-        int width = plane.widthPx();
-        int[] numbers = plane.numbers();
-        int xEnd = Math.min(width, box.xEndExclusive() + 1);
-        int yEnd = Math.min(plane.heightPx(), box.yEndExclusive() + 1);
-        for (int y = Math.max(0, box.yStart() - 1); y < yEnd; y++) {
-            for (int x = Math.max(0, box.xStart() - 1); x < xEnd; x++) {
-                int i = y * width + x;
-                if (x + 1 < xEnd) {
-                    counter.countChanged(numbers[i], numbers[i + 1], changed);
-                }
-                if (y + 1 < yEnd) {
-                    counter.countChanged(numbers[i], numbers[i + width], changed);
-                }
-            }
-        }
-        for (Border border : before) {
-            if (!changed.get(border.first()) && !changed.get(border.second())) {
-                counter.edges.add(border.first(), border.second(), border.lengthPx());
-            }
-        }
-        return counter.borders();
-    }
-
-    private void countChanged(int a, int b, BitSet changed) {
-        if (a != b && (changed.get(a) || changed.get(b))) {
-            countEdge(a, b);
-        }
+        return counter;
     }
 
     private void countEdge(int a, int b) {

@@ -31,8 +31,15 @@ final class CellMeasures {
             long[] squared = new long[deepestSquared.length];
             int[] index = new int[deepestSquared.length];
             RowEnvelope envelope = new RowEnvelope(width + 2);
-            for (int y = strip * ROWS_A_STRIP; y < Math.min(height, (strip + 1) * ROWS_A_STRIP); y++) {
-                deepestOfRow(y, numbers, columnDistance, envelope, squared, index);
+            int yStart = strip * ROWS_A_STRIP;
+            int yEnd = Math.min(height, yStart + ROWS_A_STRIP);
+            // The middle row first: what it finds spares most of the others.
+            int middle = (yStart + yEnd) / 2;
+            deepestOfRow(middle, numbers, columnDistance, envelope, squared, index);
+            for (int y = yStart; y < yEnd; y++) {
+                if (y != middle) {
+                    deepestOfRow(y, numbers, columnDistance, envelope, squared, index);
+                }
             }
             keepDeeper(squared, index);
         });
@@ -49,21 +56,40 @@ final class CellMeasures {
             }
             int start = x;
             int cell = numbers[row + x];
-            envelope.begin();
-            envelope.add(start - 1, 0, start - 1, width + 1);
+            int most = 0;
             while (x < width && numbers[row + x] >= 0) {
-                envelope.add(x, columnDistance[row + x], start - 1, width + 1);
+                most = Math.max(most, columnDistance[row + x]);
                 x++;
             }
-            envelope.add(x, 0, start - 1, width + 1);
-            for (int at = x - 1; at >= start; at--) {
-                envelope.nearest(at);
-                long distance = envelope.squaredAt(at);
-                // From right to left, and rows downwards: an equal one in the same row lies further left and is taken.
-                if (distance > squared[cell] || distance == squared[cell] && index[cell] >= row) {
-                    squared[cell] = distance;
-                    index[cell] = row + at;
-                }
+            // No place of the run is further from a wall than its column says, or half the run.
+            long bound = Math.min(most, (x - start + 1) / 2);
+            if (bound * bound >= Math.max(squared[cell], deepestSquared[cell])) {
+                deepestOfRun(row, start, x, columnDistance, envelope, squared, index, cell);
+            }
+        }
+    }
+
+    private void deepestOfRun(
+            int row,
+            int start,
+            int end,
+            char[] columnDistance,
+            RowEnvelope envelope,
+            long[] squared,
+            int[] index,
+            int cell) {
+        envelope.begin();
+        envelope.add(start - 1, 0, start - 1, width + 1);
+        for (int x = start; x < end; x++) {
+            envelope.add(x, columnDistance[row + x], start - 1, width + 1);
+        }
+        envelope.add(end, 0, start - 1, width + 1);
+        for (int at = end - 1; at >= start; at--) {
+            envelope.nearest(at);
+            long distance = envelope.squaredAt(at);
+            if (distance > squared[cell] || distance == squared[cell] && row + at < index[cell]) {
+                squared[cell] = distance;
+                index[cell] = row + at;
             }
         }
     }

@@ -1,20 +1,21 @@
 package stillpond.core.cell;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.List;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
 import stillpond.core.ink.InkPlane;
 
 /**
- * Splits cells along a line drawn by hand. Only pixels in the boxes of the cells that it crosses are looked at, and they are changed in place: a page of 35 megapixels
- * is not copied for a line. The largest part of a cell keeps its number, the others are numbered on after the last cell; no other cell changes.
+ * Splits cells along a line drawn by hand. Only the smaller parts and what lies around them are looked at, and pixels are changed in place: a page of 35 megapixels is not
+ * copied for a line. The largest part of a cell keeps its number, the others are numbered on after the last cell; no other cell changes.
  *
  * @param map the cells afterwards, on the plane of the map before, which is no longer to be used
- * @param split the cells that were split, and the parts that each has now, itself among them
- * @param former what stood in the plane before, to put it back; one patch for each cell that was split
+ * @param split the cells that were split, and the parts that each has now, itself first
+ * @param former what stood in the plane before: put back in this order, the plane is as it was
  */
 public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former) {
 
@@ -33,45 +34,91 @@ public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former)
     /** @param wall pixels of the line, each sharing an edge with the next; those in ink do no harm */
     public static CellSplit along(CellMap map, InkPlane ink, int[] wall) {
         int[] numbers = map.plane().numbers();
-        Set<Integer> crossed = new TreeSet<>();
         BitSet isWall = new BitSet();
+        Map<Integer, List<Integer>> wallOfCell = new TreeMap<>();
         for (int pixel : wall) {
             if (!ink.isInk(pixel)) {
-                crossed.add(numbers[pixel]);
                 isWall.set(pixel);
+                wallOfCell
+                        .computeIfAbsent(numbers[pixel], cell -> new ArrayList<>())
+                        .add(pixel);
             }
         }
-        List<Parts> split = new ArrayList<>();
-        List<PlanePatch> former = new ArrayList<>();
-        int next = map.cells().size();
-        for (int cell : crossed) {
-            PlanePatch before = PlanePatch.of(map.plane(), map.cells().get(cell).box());
-            List<Integer> parts = new CellSplitter(map, ink, isWall, numbers, cell).splitFrom(next);
-            if (parts.size() > 1) {
-                former.add(before);
-                split.add(new Parts(cell, parts));
-                next += parts.size() - 1;
-            }
-        }
-        return new CellSplit(measured(map, ink, isWall, split, next), split, former);
+        Splitting splitting = new Splitting(map, ink, isWall);
+        wallOfCell.forEach(splitting::split);
+        return splitting.done();
     }
 
-    private static CellMap measured(CellMap before, InkPlane ink, BitSet isWall, List<Parts> split, int count) {
-        CellPlane plane = before.plane();
-        Cell[] cells = Arrays.copyOf(before.cells().toArray(Cell[]::new), count);
-        BitSet changed = new BitSet();
-        Box around = null;
-        for (Parts parts : split) {
-            Box box = before.cells().get(parts.cell()).box();
-            around = around == null ? box : around.with(box);
-            for (int part : parts.parts()) {
-                cells[part] = PartMeasure.of(part, plane, box, i -> ink.isInk(i) || isWall.get(i));
-                changed.set(part);
+    /** Goes from cell to cell, and keeps measures and borders up to date. */
+    private static final class Splitting {
+
+        private final CellMap before;
+        private final InkPlane ink;
+        private final BitSet isWall;
+        private final List<Cell> cells;
+        private final BorderChanges borders;
+        private final List<Parts> split = new ArrayList<>();
+        private final List<PlanePatch> former = new ArrayList<>();
+
+        Splitting(CellMap before, InkPlane ink, BitSet isWall) {
+            this.before = before;
+            this.ink = ink;
+            this.isWall = isWall;
+            this.cells = new ArrayList<>(before.cells());
+            this.borders = new BorderChanges(before.plane());
+        }
+
+        void split(int number, List<Integer> wall) {
+            Cell cell = cells.get(number);
+            Optional<CellSplitter.Split> done =
+                    new CellSplitter(before.plane(), ink, isWall, cell).splitFrom(cells.size(), wall);
+            if (done.isPresent()) {
+                PlanePatch patch = done.get().former();
+                split.add(new Parts(number, done.get().parts()));
+                former.add(patch);
+                borders.add(patch);
+                measure(cell, done.get(), wall);
             }
         }
-        if (around == null) {
-            return before;
+
+        private void measure(Cell cell, CellSplitter.Split done, List<Integer> wall) {
+            int area = cell.areaPx();
+            for (int part : done.parts().subList(1, done.parts().size())) {
+                Cell measured = measured(part, done.former().box());
+                area -= measured.areaPx();
+                cells.add(measured);
+            }
+            cells.set(
+                    cell.number(), isStillDeepest(cell, wall) ? kept(cell, area) : measured(cell.number(), cell.box()));
         }
-        return new CellMap(plane, List.of(cells), BorderCounter.recount(before.borders(), plane, around, changed));
+
+        private Cell measured(int number, Box box) {
+            return PartMeasure.of(number, before.plane(), box, i -> ink.isInk(i) || isWall.get(i));
+        }
+
+        /** What is left of a cell is nowhere deeper than it was, so its deepest place stays if the wall keeps away from it. */
+        private boolean isStillDeepest(Cell cell, List<Integer> wall) {
+            CellPlane plane = before.plane();
+            boolean keepsAway = wall.stream().allMatch(pixel -> {
+                double dx = pixel % plane.widthPx() - cell.deepestX();
+                double dy = pixel / plane.widthPx() - cell.deepestY();
+                return dx * dx + dy * dy >= cell.depthPx() * cell.depthPx();
+            });
+            return keepsAway && plane.numberAt(cell.deepestX(), cell.deepestY()) == cell.number();
+        }
+
+        private Cell kept(Cell cell, int area) {
+            Box box = cell.box().shrunkTo(before.plane(), cell.number());
+            return new Cell(cell.number(), area, box, cell.deepestX(), cell.deepestY(), cell.depthPx());
+        }
+
+        CellSplit done() {
+            if (split.isEmpty()) {
+                return new CellSplit(before, split, former);
+            }
+            Collections.reverse(former);
+            return new CellSplit(
+                    new CellMap(before.plane(), cells, borders.appliedTo(before.borders())), split, former);
+        }
     }
 }

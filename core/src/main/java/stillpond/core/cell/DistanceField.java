@@ -1,5 +1,6 @@
 package stillpond.core.cell;
 
+import java.util.Arrays;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import stillpond.core.cell.ColumnDistance.Sites;
@@ -38,16 +39,44 @@ public final class DistanceField {
 
     private static void nearestInRow(int y, int width, char[] columnDistance, RowEnvelope envelope, int[] nearest) {
         int row = y * width;
+        int x = 0;
+        while (x < width) {
+            if (columnDistance[row + x] == 0) {
+                nearest[row + x] = row + x;
+                x++;
+                continue;
+            }
+            int start = x;
+            while (x < width && columnDistance[row + x] != 0) {
+                x++;
+            }
+            nearestInStretch(y, width, start, x, columnDistance, envelope, nearest);
+        }
+    }
+
+    /** Between two sites of the row itself, or its ends. */
+    private static void nearestInStretch(
+            int y, int width, int start, int end, char[] columnDistance, RowEnvelope envelope, int[] nearest) {
+        int row = y * width;
+        int first = Math.max(0, start - 1);
+        int last = Math.min(width, end + 1);
         boolean none = true;
         envelope.begin();
-        for (int x = 0; x < width; x++) {
+        for (int x = first; x < last; x++) {
             if (columnDistance[row + x] != ColumnDistance.NONE) {
-                envelope.add(x, columnDistance[row + x], 0, width);
+                envelope.add(x, columnDistance[row + x], first, last);
                 none = false;
             }
         }
-        for (int x = width - 1; x >= 0; x--) {
-            nearest[row + x] = none ? NO_SITE : ColumnDistance.siteIndex(columnDistance, width, envelope.nearest(x), y);
+        if (none) {
+            Arrays.fill(nearest, row + start, row + end, NO_SITE);
+            return;
+        }
+        for (int x = last - 1; x >= first; x--) {
+            int column = envelope.nearest(x);
+            if (x >= start && x < end) {
+                nearest[row + x] = ColumnDistance.siteIndex(columnDistance, width, column, y);
+            }
         }
     }
 
@@ -59,8 +88,11 @@ public final class DistanceField {
     /** Distance in pixels to the middle of the nearest site; infinite if there is none. */
     public double distancePx(int index) {
         int site = nearest[index];
-        return site < 0
-                ? Double.POSITIVE_INFINITY
-                : Math.hypot(site % widthPx - index % widthPx, site / widthPx - index / widthPx);
+        if (site < 0) {
+            return Double.POSITIVE_INFINITY;
+        }
+        long dx = site % widthPx - index % widthPx;
+        long dy = site / widthPx - index / widthPx;
+        return Math.sqrt(dx * dx + dy * dy);
     }
 }

@@ -62,7 +62,11 @@ final class RowEnvelope {
     /** The last column where the topmost site is at least as near as a new one. */
     private int lastColumnOfTop(int x, long squared) {
         long difference = square(x) - square(site[top]) + squared - height[top];
-        return (int) Math.floorDiv(difference, 2L * (x - site[top]));
+        int doubled = 2 * (x - site[top]);
+        // A division of half the width takes a fraction of the time, and nearly always suffices.
+        return difference == (int) difference
+                ? Math.floorDiv((int) difference, doubled)
+                : (int) Math.floorDiv(difference, (long) doubled);
     }
 
     private static long square(long value) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import stillpond.core.cell.CellMap;
 import stillpond.core.gap.Opening;
+import stillpond.core.gap.OpeningList;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Point;
 
@@ -35,13 +36,27 @@ public final class OpeningsCodec {
             double stroke = in.number() / THOUSANDTHS;
             double reach = in.number() / MILLIONTHS;
             boolean limited = in.number() == 1;
-            int count = in.number();
-            List<Opening> openings = new ArrayList<>(count);
-            for (int i = 0; i < count; i++) {
-                openings.add(read(in));
-            }
-            return new Openings(cells, openings, stroke, reach, limited);
+            return new Openings(cells, readAll(in), stroke, reach, limited);
         });
+    }
+
+    /** The openings alone, for what needs no pixels. */
+    public static OpeningList decodeList(byte[] stored) {
+        return PlaneCodec.gunzip(stored, in -> {
+            double stroke = in.number() / THOUSANDTHS;
+            in.number();
+            in.number();
+            return new OpeningList(readAll(in), stroke);
+        });
+    }
+
+    private static List<Opening> readAll(NumberReader in) throws IOException {
+        int count = in.number();
+        List<Opening> openings = new ArrayList<>(count);
+        for (int i = 0; i < count; i++) {
+            openings.add(read(in));
+        }
+        return openings;
     }
 
     private static void write(Opening opening, NumberWriter out) throws IOException {

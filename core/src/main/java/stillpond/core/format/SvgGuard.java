@@ -30,6 +30,9 @@ final class SvgGuard extends DefaultHandler2 {
     /** What a page of dense hatching has, ten times over. */
     static final long MAX_DRAWN_ELEMENTS = 500_000;
 
+    /** Groups within groups: drawing programs nest some dozens. Bounds the stack of everything that walks the drawing. */
+    static final int MAX_NESTING = 256;
+
     private static final Pattern CSS_REFERENCE =
             Pattern.compile("url\\(\\s*['\"]?\\s*(?!#)|@import", Pattern.CASE_INSENSITIVE);
 
@@ -118,6 +121,10 @@ final class SvgGuard extends DefaultHandler2 {
             open.peek().children.add(element);
         }
         open.push(element);
+        if (open.size() > MAX_NESTING) {
+            throw new UnreadableFile("The SVG nests groups more than " + MAX_NESTING + " deep" + place()
+                    + ". Ungroup it, or bring it as PNG.");
+        }
     }
 
     private void requireHarmlessElement(String name) {

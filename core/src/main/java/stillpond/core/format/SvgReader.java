@@ -1,6 +1,7 @@
 package stillpond.core.format;
 
 import com.github.weisj.jsvg.SVGDocument;
+import com.github.weisj.jsvg.parser.DocumentLimits;
 import com.github.weisj.jsvg.parser.LoaderContext;
 import com.github.weisj.jsvg.parser.SVGLoader;
 import com.github.weisj.jsvg.parser.resources.ResourcePolicy;
@@ -17,6 +18,10 @@ import stillpond.core.ink.Picture;
 /** Draws an SVG at the size that the limits name, on transparent paper. */
 final class SvgReader {
 
+    /** The guard has counted already, so that a drawing is refused with our reason; the library's own limits are those of an icon. */
+    private static final DocumentLimits GUARDED = new DocumentLimits(
+            SvgGuard.MAX_NESTING + 1, SvgGuard.MAX_NESTING + 1, (int) SvgGuard.MAX_DRAWN_ELEMENTS + 1);
+
     private final ImageLimits limits;
 
     SvgReader(ImageLimits limits) {
@@ -31,6 +36,7 @@ final class SvgReader {
                         null,
                         LoaderContext.builder()
                                 .externalResourcePolicy(ResourcePolicy.DENY_ALL)
+                                .documentLimits(GUARDED)
                                 .build());
         if (document == null) {
             throw new UnreadableFile("The SVG could not be understood. Export it again as plain SVG, or as PNG.");

@@ -14,11 +14,13 @@ public final class CarriedDams {
     /** Openings whose middles lie within so many stroke widths, or within half their own width, are the same gap. */
     private static final double SAME_PLACE = 1.5;
 
+    /** As finely as a reach is stored. */
+    private static final double SAME_REACH = 2e-6;
+
     private CarriedDams() {}
 
     /** @param placing where the fresh pixels lie among the old ones */
     public static Dams carry(Openings old, Dams dams, Openings fresh, Placing placing) {
-        boolean ownReach = dams.reach() != old.defaultReach();
         Map<Integer, DamState> states = new TreeMap<>();
         for (int i = 0; i < fresh.openings().size(); i++) {
             int index = i;
@@ -27,8 +29,18 @@ public final class CarriedDams {
                     .filter(said -> said != DamState.BY_REACH)
                     .ifPresent(said -> states.put(index, said));
         }
-        Dams carried = Dams.at(ownReach ? dams.reach() : fresh.defaultReach());
+        Dams carried = Dams.at(reach(dams.reach(), old.defaultReach(), fresh.defaultReach()));
         return carried.after(carried.giving(states, OptionalDouble.empty()));
+    }
+
+    /** Levels of another version mean something else: a reach stays as far from the default, in shares of how far it could be. */
+    private static double reach(double reach, double oldDefault, double freshDefault) {
+        if (Math.abs(reach - oldDefault) < SAME_REACH) {
+            return freshDefault;
+        }
+        return reach <= oldDefault
+                ? reach * freshDefault / oldDefault
+                : 1 - (1 - reach) * (1 - freshDefault) / (1 - oldDefault);
     }
 
     /** The old opening that lies where a fresh one does. */

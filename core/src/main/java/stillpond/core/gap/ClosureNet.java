@@ -3,11 +3,7 @@ package stillpond.core.gap;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 
 /** Of all closures found those that are kept: the most promising first, without ones that double or criss-cross better ones. */
 final class ClosureNet {
@@ -30,6 +26,15 @@ final class ClosureNet {
     private final int[] owner;
     private final List<Closure> kept = new ArrayList<>();
 
+    /** The paper of the closure that is looked at. */
+    private int[] paper = new int[1024];
+
+    /** Of each closure kept: when it was last met, and near how many pixels of the one looked at it runs. */
+    private final int[] metIn = new int[MAX_CLOSURES];
+
+    private final int[] near = new int[MAX_CLOSURES];
+    private int round;
+
     private ClosureNet(SearchPage page) {
         this.page = page;
         this.owner = new int[page.width() * page.height()];
@@ -51,57 +56,69 @@ final class ClosureNet {
         if (kept.size() == MAX_CLOSURES) {
             return;
         }
-        List<Integer> pixels = paperOf(closure);
-        if (pixels.isEmpty() || crossed(pixels) > MAX_CROSSED || doubles(pixels)) {
+        int count = findPaper(closure);
+        if (count == 0 || crossed(count) > MAX_CROSSED || doubles(count)) {
             return;
         }
-        pixels.forEach(pixel -> owner[pixel] = kept.size());
+        for (int i = 0; i < count; i++) {
+            owner[paper[i]] = kept.size();
+        }
         kept.add(closure);
     }
 
-    private List<Integer> paperOf(Closure closure) {
-        List<Integer> pixels = new ArrayList<>();
+    /** Puts the paper pixels of a closure in the array; returns how many there are. */
+    private int findPaper(Closure closure) {
+        int[] count = {0};
         LineRaster.forEach(closure.line(), page.width(), page.height(), pixel -> {
             if (!page.ink()[pixel]) {
-                pixels.add(pixel);
+                if (count[0] == paper.length) {
+                    paper = Arrays.copyOf(paper, 2 * paper.length);
+                }
+                paper[count[0]++] = pixel;
             }
         });
-        return pixels;
+        return count[0];
     }
 
-    private int crossed(List<Integer> pixels) {
-        Set<Integer> crossed = new HashSet<>();
-        for (int pixel : pixels) {
-            if (owner[pixel] != FREE) {
-                crossed.add(owner[pixel]);
+    private int crossed(int count) {
+        round++;
+        int crossed = 0;
+        for (int i = 0; i < count; i++) {
+            int met = owner[paper[i]];
+            if (met != FREE && metIn[met] != round) {
+                metIn[met] = round;
+                crossed++;
             }
         }
-        return crossed.size();
+        return crossed;
     }
 
-    private boolean doubles(List<Integer> pixels) {
-        Map<Integer, Integer> near = new HashMap<>();
+    private boolean doubles(int count) {
         int reach = (int) Math.ceil(DOUBLING * page.strokePx());
-        for (int pixel : pixels) {
-            for (int other : ownersAround(pixel, reach)) {
-                near.merge(other, 1, Integer::sum);
-            }
+        Arrays.fill(near, 0, kept.size(), 0);
+        int most = 0;
+        for (int i = 0; i < count; i++) {
+            most = Math.max(most, countAround(paper[i], reach));
         }
-        return near.values().stream().anyMatch(count -> count >= DOUBLING_SHARE * pixels.size());
+        return most >= DOUBLING_SHARE * count;
     }
 
-    private Set<Integer> ownersAround(int pixel, int reach) {
-        Set<Integer> owners = new HashSet<>();
+    /** Counts each closure that runs near a pixel once; returns the highest count. */
+    private int countAround(int pixel, int reach) {
+        round++;
+        int most = 0;
         int x = pixel % page.width();
         int y = pixel / page.width();
         for (int ny = Math.max(0, y - reach); ny <= Math.min(page.height() - 1, y + reach); ny++) {
-            for (int nx = Math.max(0, x - reach); nx <= Math.min(page.width() - 1, x + reach); nx++) {
-                int found = owner[ny * page.width() + nx];
-                if (found != FREE) {
-                    owners.add(found);
+            int row = ny * page.width();
+            for (int i = row + Math.max(0, x - reach); i <= row + Math.min(page.width() - 1, x + reach); i++) {
+                int found = owner[i];
+                if (found != FREE && metIn[found] != round) {
+                    metIn[found] = round;
+                    most = Math.max(most, ++near[found]);
                 }
             }
         }
-        return owners;
+        return most;
     }
 }

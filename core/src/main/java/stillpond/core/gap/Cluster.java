@@ -8,6 +8,11 @@ import java.util.TreeMap;
 final class Cluster {
 
     final int number;
+
+    /** Its node in the tree that is being grown. */
+    int node;
+
+    int pieces = 1;
     double area;
     double depth;
     double frame;
@@ -19,6 +24,7 @@ final class Cluster {
 
     Cluster(int number, double area, double depth, double frame) {
         this.number = number;
+        this.node = number;
         this.area = area;
         this.depth = depth;
         this.frame = frame;
@@ -55,5 +61,13 @@ final class Cluster {
             sum += between.closed;
         }
         return sum;
+    }
+
+    /** Takes another one in, all but its neighbours. */
+    void take(Cluster gone) {
+        pieces += gone.pieces;
+        area += gone.area;
+        depth = Math.max(depth, gone.depth);
+        frame += gone.frame;
     }
 }

@@ -99,7 +99,7 @@ final class EndPairs {
         double length = paper.getAsDouble() / page.strokePx();
         double promise = kind == Opening.Kind.BASE ? 0.2 - 0.06 * length : 2 - 0.10 * length - 2.2 * (1 - alignment);
         boolean mark = a.isolated() || b.isolated();
-        return new Closure(kind, line, paper.getAsDouble(), 2, alignment, 1, mark, promise - (mark ? 0.4 : 0));
+        return new Closure(kind, line, paper.getAsDouble(), List.of(a, b), alignment, 1, promise - (mark ? 0.4 : 0));
     }
 
     /** A cubic that leaves both ends the way they point. */

@@ -83,10 +83,9 @@ final class EndRays {
                 kind,
                 line,
                 paper.getAsDouble(),
-                1,
+                List.of(end),
                 alignment,
                 incidence,
-                end.isolated(),
                 promise - (end.isolated() ? 0.6 : 0)));
     }
 
@@ -165,7 +164,7 @@ final class EndRays {
             Point at = end.tip().plus(end.direction().times(step));
             if (!page.inside(at)) {
                 List<Point> line = List.of(end.root(), end.tip(), at);
-                closures.add(new Closure(Opening.Kind.FRAME, line, step, 1, 1, 1, end.isolated(), 2.5 - step / w));
+                closures.add(new Closure(Opening.Kind.FRAME, line, step, List.of(end), 1, 1, 2.5 - step / w));
                 return;
             }
             if (step > end.radiusPx() && page.isInk(at)) {

@@ -2,7 +2,6 @@ package stillpond.core.gap;
 
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.List;
 import java.util.PriorityQueue;
 
 /**
@@ -19,25 +18,42 @@ final class MergeTree {
     private static final double HAIRLINE_PINCH = 0.35;
     private static final double HAIRLINE_STRENGTH = 0.9;
 
-    /** Told of every judgement; used to fit the model. */
+    /** Has a say in which clusters come together, and is told of it. */
     interface Judge {
-        /** Whether two clusters, by the numbers of a piece of each, may come together now. */
-        boolean mayJoin(Cluster a, Cluster b, double[] features);
+        /** Whether two clusters may come together now, for what they are. */
+        default boolean mayJoin(Cluster a, Cluster b) {
+            return true;
+        }
+
+        /** Whether they may for how strong a dam would be between them. */
+        default boolean mayJoin(Cluster a, Cluster b, double[] features, double strength) {
+            return true;
+        }
+
+        /** A cluster has taken another one in. */
+        default void joined(Cluster kept, Cluster gone, MergeTree tree) {}
     }
 
-    private final Pieces pieces;
+    private final PieceGraph graph;
     private final StrengthModel model;
     private final Judge judge;
+    private final ClosureTraits traits;
+    private final int[] paper;
+    private final double[] paperArea;
     private final Cluster[] clusters;
     private final double[] strengthOfPart;
     private final PriorityQueue<Step> queue = new PriorityQueue<>(Step.WEAKEST_FIRST);
 
-    private MergeTree(Pieces pieces, StrengthModel model, Judge judge) {
-        this.pieces = pieces;
+    MergeTree(PieceGraph graph, StrengthModel model, Judge judge) {
+        this.graph = graph;
         this.model = model;
         this.judge = judge;
-        this.clusters = new Cluster[pieces.count()];
-        this.strengthOfPart = new double[pieces.parts().size()];
+        this.traits = ClosureTraits.of(graph);
+        this.paper = graph.paper();
+        this.paperArea = new double[graph.count()];
+        this.clusters = new Cluster[graph.count()];
+        this.strengthOfPart = new double[graph.parts().size()];
+        start();
     }
 
     /** Two clusters that could come together, as they were when it was judged. */
@@ -47,37 +63,88 @@ final class MergeTree {
                 .thenComparingInt(Step::second);
     }
 
-    /** The strength of each part of {@link Pieces#parts}. */
-    static double[] strengths(Pieces pieces, StrengthModel model) {
-        MergeTree tree = new MergeTree(pieces, model, (a, b, features) -> true);
-        tree.start();
+    /**
+     * The strength of each part of {@link PieceGraph#parts}, of the tree that joins first what shall be one region, at levels under a half, and then the regions, at levels
+     * above.
+     *
+     * @param region of each piece
+     */
+    static double[] strengths(PieceGraph graph, StrengthModel model, int[] region) {
+        boolean[] within = {true};
+        MergeTree tree = new MergeTree(graph, model, new Judge() {
+            @Override
+            public boolean mayJoin(Cluster a, Cluster b) {
+                return !within[0] || region[a.number] == region[b.number];
+            }
+        });
         tree.grow();
-        tree.growAcrossPinholes();
-        return tree.strengthOfPart;
+        within[0] = false;
+        for (Cluster cluster : tree.clusters) {
+            if (cluster != null) {
+                cluster.level = 0;
+            }
+        }
+        tree.grow();
+        double[] strengths = tree.strengthOfPart;
+        for (int i = 0; i < strengths.length; i++) {
+            Part part = graph.parts().get(i);
+            boolean isWithin = region[part.first()] == region[part.second()];
+            strengths[i] = isWithin ? strengths[i] / 2 : (1 + strengths[i]) / 2;
+        }
+        return strengths;
     }
 
-    static void judged(Pieces pieces, StrengthModel model, Judge judge) {
-        MergeTree tree = new MergeTree(pieces, model, judge);
-        tree.start();
-        tree.grow();
+    PieceGraph graph() {
+        return graph;
+    }
+
+    ClosureTraits traits() {
+        return traits;
+    }
+
+    /** By the number of one of its pieces; null if it has become part of another one. */
+    Cluster cluster(int number) {
+        return clusters[number];
+    }
+
+    double[] regionFeatures(Cluster cluster) {
+        return RegionFeatures.of(cluster, this, paperArea[paper[cluster.number]]);
     }
 
     private void start() {
         for (int i = 0; i < clusters.length; i++) {
-            clusters[i] = new Cluster(i, pieces.area(i), pieces.depth(i), pieces.frame(i));
+            clusters[i] = new Cluster(i, graph.area()[i], graph.depth()[i], graph.frame()[i]);
+            paperArea[paper[i]] += graph.area()[i];
         }
-        pieces.inkBorders().forEach((first, second, length) -> between(first, second).ink += pieces.inkStrokes(length));
-        List<Part> parts = pieces.parts();
-        for (Part part : parts) {
+        graph.inkBorders().forEach((first, second, length) -> between(first, second).ink += graph.inkStrokes(length));
+        for (Part part : graph.parts()) {
             Cluster.Between between = between(part.first(), part.second());
             if (part.meeting() == Part.Meeting.ACROSS_A_PINHOLE) {
                 between.acrossPinholes.add(part);
             } else {
-                between.closed += pieces.strokes(part.pixels());
+                between.closed += graph.strokes(part.pixels());
                 between.parts.add(part);
             }
         }
+    }
+
+    /** Joins all that may be joined. What nothing but pinholes has parted is judged last, so that these meetings change nothing about the others. */
+    void grow() {
         offerAll();
+        joinOffered();
+        for (Cluster cluster : clusters) {
+            if (cluster != null) {
+                cluster.neighbours.tailMap(cluster.number).forEach((other, between) -> {
+                    if (judge.mayJoin(cluster, clusters[other])) {
+                        between.acrossPinholes.forEach(part -> between.closed += graph.strokes(part.pixels()));
+                        between.parts.addAll(between.acrossPinholes);
+                        between.acrossPinholes.clear();
+                    }
+                });
+            }
+        }
+        offerAll();
+        joinOffered();
     }
 
     private void offerAll() {
@@ -90,7 +157,7 @@ final class MergeTree {
         }
     }
 
-    private void grow() {
+    private void joinOffered() {
         while (!queue.isEmpty()) {
             Step step = queue.poll();
             Cluster a = clusters[step.first()];
@@ -99,21 +166,6 @@ final class MergeTree {
                 join(a, b, step.strength());
             }
         }
-    }
-
-    /** What nothing but pinholes has parted is judged last, so that these meetings change nothing about the others. */
-    private void growAcrossPinholes() {
-        for (Cluster cluster : clusters) {
-            if (cluster != null) {
-                cluster.neighbours.tailMap(cluster.number).values().forEach(between -> {
-                    between.acrossPinholes.forEach(part -> between.closed += pieces.strokes(part.pixels()));
-                    between.parts.addAll(between.acrossPinholes);
-                    between.acrossPinholes.clear();
-                });
-            }
-        }
-        offerAll();
-        grow();
     }
 
     private static boolean isCurrent(Cluster cluster, int number, int version) {
@@ -127,17 +179,17 @@ final class MergeTree {
     }
 
     private void offer(Cluster a, Cluster b, Cluster.Between between) {
-        if (between.parts.isEmpty()) {
+        if (between.parts.isEmpty() || !judge.mayJoin(a, b)) {
             return;
         }
-        double[] features = BetweenFeatures.of(a, b, between, pieces);
+        double[] features = BetweenFeatures.of(a, b, between, graph, traits, paperArea[paper[a.number]]);
         double strength = model.strength(features);
         if (isHairline(a, b, between)) {
             strength = Math.max(strength, HAIRLINE_STRENGTH);
         }
         Cluster first = a.number < b.number ? a : b;
         Cluster second = first == a ? b : a;
-        if (judge.mayJoin(first, second, features)) {
+        if (judge.mayJoin(first, second, features, strength)) {
             queue.add(new Step(strength, first.number, second.number, first.version, second.version));
         }
     }
@@ -160,9 +212,7 @@ final class MergeTree {
         b.neighbours.remove(a.number);
         Cluster kept = a.neighbours.size() >= b.neighbours.size() ? a : b;
         Cluster gone = kept == a ? b : a;
-        kept.area += gone.area;
-        kept.depth = Math.max(kept.depth, gone.depth);
-        kept.frame += gone.frame;
+        kept.take(gone);
         kept.level = level;
         kept.version++;
         gone.neighbours.forEach((number, side) -> {
@@ -176,10 +226,11 @@ final class MergeTree {
             }
         });
         clusters[gone.number] = null;
+        judge.joined(kept, gone, this);
         kept.neighbours.forEach((number, side) -> offer(kept, clusters[number], side));
     }
 
     private int indexOf(Part part) {
-        return Collections.binarySearch(pieces.parts(), part, Part.ORDER);
+        return Collections.binarySearch(graph.parts(), part, Part.ORDER);
     }
 }

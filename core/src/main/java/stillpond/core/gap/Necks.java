@@ -1,8 +1,8 @@
 package stillpond.core.gap;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Closures where paper is narrow between two bulges of ink, with or without stroke ends: the saddles of the distance to ink.
@@ -25,12 +25,23 @@ final class Necks {
     /** How finely distances are told apart while flooding. */
     private static final int LEVELS_A_PIXEL = 4;
 
-    private static final int UNSEEN = -1;
+    /** In pixels of the search page. */
+    private static final double CLIMB_STEP = 1.5;
+
+    /** How much a climb is drawn back to where it set out for. */
+    private static final double PULL = 0.4;
+
+    private static final double[] TURN_COS = IntStream.rangeClosed(-2, 2)
+            .mapToDouble(turn -> Math.cos(turn * Math.PI / 6))
+            .toArray();
+    private static final double[] TURN_SIN = IntStream.rangeClosed(-2, 2)
+            .mapToDouble(turn -> Math.sin(turn * Math.PI / 6))
+            .toArray();
 
     private final SearchPage page;
     private final int width;
     private final int height;
-    private final int[] parent;
+    private final boolean[] flooded;
 
     /** Floods rise on every second pixel of every second row: a neck is far wider than that, and it costs a quarter. */
     private static final int STEP = 2;
@@ -39,8 +50,7 @@ final class Necks {
         this.page = page;
         this.width = (page.width() + STEP - 1) / STEP;
         this.height = (page.height() + STEP - 1) / STEP;
-        this.parent = new int[width * height];
-        Arrays.fill(parent, UNSEEN);
+        this.flooded = new boolean[width * height];
     }
 
     static List<Closure> find(SearchPage page) {
@@ -50,7 +60,7 @@ final class Necks {
     private List<Closure> flood() {
         List<Closure> closures = new ArrayList<>();
         for (int pixel : widestFirst()) {
-            int floods = join(pixel);
+            int floods = flood(pixel);
             if (floods > 1 && page.distanceToInk(onPage(pixel)) <= MAX_LENGTH / 2 * page.strokePx()) {
                 Closure closure = neck(onPage(pixel));
                 if (closure != null) {
@@ -65,7 +75,7 @@ final class Necks {
     private int[] widestFirst() {
         int levels = (int) (LEVELS_A_PIXEL * (MAX_LENGTH / 2 * page.strokePx() + 2));
         int[] count = new int[levels + 1];
-        for (int i = 0; i < parent.length; i++) {
+        for (int i = 0; i < flooded.length; i++) {
             if (!page.ink()[onPage(i)]) {
                 count[level(i, levels)]++;
             }
@@ -75,7 +85,7 @@ final class Necks {
             start[level] = start[level + 1] + count[level + 1];
         }
         int[] order = new int[start[0] + count[0]];
-        for (int i = 0; i < parent.length; i++) {
+        for (int i = 0; i < flooded.length; i++) {
             if (!page.ink()[onPage(i)]) {
                 order[start[level(i, levels)]++] = i;
             }
@@ -91,19 +101,16 @@ final class Necks {
         return pixel / width * STEP * page.width() + pixel % width * STEP;
     }
 
-    /** Joins a pixel to the floods around it; returns on how many separate stretches around it there is flood. */
-    private int join(int pixel) {
+    /** Floods a pixel; returns on how many separate stretches around it there was flood before. */
+    private int flood(int pixel) {
         int x = pixel % width;
         int y = pixel / width;
         int stretches = 0;
         boolean before = isFlooded(x + 1, y - 1);
-        parent[pixel] = pixel;
+        flooded[pixel] = true;
         for (int side = 0; side < 8; side++) {
             boolean here = isFlooded(x + AROUND_X[side], y + AROUND_Y[side]);
-            if (here) {
-                stretches += before ? 0 : 1;
-                union(pixel, (y + AROUND_Y[side]) * width + x + AROUND_X[side]);
-            }
+            stretches += here && !before ? 1 : 0;
             before = here;
         }
         return stretches;
@@ -113,37 +120,24 @@ final class Necks {
     private static final int[] AROUND_Y = {0, 1, 1, 1, 0, -1, -1, -1};
 
     private boolean isFlooded(int x, int y) {
-        return x >= 0 && y >= 0 && x < width && y < height && parent[y * width + x] != UNSEEN;
-    }
-
-    private void union(int a, int b) {
-        int rootA = find(a);
-        int rootB = find(b);
-        parent[Math.max(rootA, rootB)] = Math.min(rootA, rootB);
-    }
-
-    private int find(int pixel) {
-        int at = pixel;
-        while (parent[at] != at) {
-            parent[at] = parent[parent[at]];
-            at = parent[at];
-        }
-        return at;
+        return x >= 0 && y >= 0 && x < width && y < height && flooded[y * width + x];
     }
 
     /** The closure through a pixel; null if it is no neck. */
     private Closure neck(int pixel) {
         double radius = page.distanceToInk(pixel);
         Point middle = page.middleOf(pixel);
-        Point one = page.middleOf(page.nearestInk(pixel));
-        Point other = farthestSite(pixel, one);
+        int nearest = page.nearestInk(pixel);
+        Point one = page.middleOf(nearest);
+        Point other = farthestSite(pixel, nearest);
         double length = one.distanceTo(other);
         if (length < MIN_OPPOSITE * radius || length > MAX_LENGTH * page.strokePx()) {
             return null;
         }
         Point across = other.minus(one).unit();
-        Point along = new Point(-across.y(), across.x());
-        double pinch = radius / Math.min(climb(middle, along, length), climb(middle, along.times(-1), length));
+        double oneSide = climb(middle, -across.y(), across.x(), length);
+        double otherSide = climb(middle, across.y(), -across.x(), length);
+        double pinch = radius / Math.min(oneSide, otherSide);
         if (pinch > MAX_PINCH) {
             return null;
         }
@@ -151,47 +145,67 @@ final class Necks {
                 List.of(Crossing.deeper(page, one, across.times(-1)), one, other, Crossing.deeper(page, other, across));
         double paper = Math.max(0.5, length - 1);
         double strokes = paper / page.strokePx();
-        return new Closure(Opening.Kind.NECK, line, paper, 0, 0, 1, false, 1.6 - 2.6 * pinch - 0.08 * strokes);
+        return new Closure(Opening.Kind.NECK, line, paper, List.of(), 0, 1, 1.6 - 2.6 * pinch - 0.08 * strokes);
     }
 
     /** Of the ink points nearest to the pixels around, the one farthest from the first. */
-    private Point farthestSite(int pixel, Point from) {
+    private Point farthestSite(int pixel, int from) {
         int x = pixel % page.width();
         int y = pixel / page.width();
-        Point farthest = from;
+        int farthest = from;
+        long most = 0;
         for (int ny = Math.max(0, y - 3); ny <= Math.min(page.height() - 1, y + 3); ny++) {
             for (int nx = Math.max(0, x - 3); nx <= Math.min(page.width() - 1, x + 3); nx++) {
                 int site = page.nearestInk(ny * page.width() + nx);
-                if (site >= 0) {
-                    Point there = page.middleOf(site);
-                    farthest = there.distanceTo(from) > farthest.distanceTo(from) ? there : farthest;
+                long away = site < 0 ? 0 : squaredBetween(site, from);
+                if (away > most) {
+                    most = away;
+                    farthest = site;
                 }
             }
         }
-        return farthest;
+        return page.middleOf(farthest);
     }
 
-    /** The widest place met when going from a neck to one side, always on to the widest pixel further that way. */
-    private double climb(Point from, Point along, double most) {
-        Point at = from;
-        Point heading = along;
+    private long squaredBetween(int a, int b) {
+        long dx = a % page.width() - b % page.width();
+        long dy = a / page.width() - b / page.width();
+        return dx * dx + dy * dy;
+    }
+
+    /** The widest place met when going from a neck to one side, always on to the widest pixel further that way. Without a point a step: it is walked from every saddle. */
+    private double climb(Point from, double alongX, double alongY, double most) {
+        double x = from.x();
+        double y = from.y();
+        double headingX = alongX;
+        double headingY = alongY;
         double widest = page.distanceToInk(page.index(from));
-        for (double walked = 0; walked < 2 * most + 4; walked += 1.5) {
-            Point next = null;
+        for (double walked = 0; walked < 2 * most + 4; walked += CLIMB_STEP) {
+            double nextX = x;
+            double nextY = y;
             double best = -1;
-            for (int turn = -2; turn <= 2; turn++) {
-                Point to = at.plus(heading.turned(turn * Math.PI / 6).times(1.5));
-                double there = page.inside(to) ? page.distanceToInk(page.index(to)) : -1;
+            for (int turn = 0; turn < TURN_COS.length; turn++) {
+                double toX = x + (headingX * TURN_COS[turn] - headingY * TURN_SIN[turn]) * CLIMB_STEP;
+                double toY = y + (headingX * TURN_SIN[turn] + headingY * TURN_COS[turn]) * CLIMB_STEP;
+                double there = page.distanceToInk(toX, toY);
                 if (there > best) {
                     best = there;
-                    next = to;
+                    nextX = toX;
+                    nextY = toY;
                 }
             }
-            if (next == null || page.isInk(next)) {
+            // Beside the page, or in ink.
+            if (best <= 0) {
                 break;
             }
-            heading = next.minus(at).unit().plus(along.times(0.4)).unit();
-            at = next;
+            double scale = 1 / Math.hypot(nextX - x, nextY - y);
+            headingX = (nextX - x) * scale + alongX * PULL;
+            headingY = (nextY - y) * scale + alongY * PULL;
+            double unit = 1 / Math.hypot(headingX, headingY);
+            headingX *= unit;
+            headingY *= unit;
+            x = nextX;
+            y = nextY;
             widest = Math.max(widest, best);
         }
         return widest;

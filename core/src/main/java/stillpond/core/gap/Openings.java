@@ -24,10 +24,8 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
     /** Nobody would ever want a dam there: the pieces are one cell. */
     private static final double NEVER = 0.03;
 
-    /** The default reach lies in the emptiest place between these levels: on generated drawings they leave closed regions whole and leak least. */
-    private static final double LOWEST_DEFAULT = 0.25;
-
-    private static final double HIGHEST_DEFAULT = 0.36;
+    /** Between what is one region and what is not; see {@link MergeTree#strengths}. */
+    private static final double DEFAULT_REACH = 0.5;
 
     public Openings {
         openings = List.copyOf(openings);
@@ -39,12 +37,12 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
      * @throws IllegalArgumentException if there is no paper at all
      */
     public static Openings of(InkPlane ink) {
-        return of(ink, StrengthModel.shipped());
+        return of(ink, GapModel.shipped());
     }
 
-    public static Openings of(InkPlane ink, StrengthModel model) {
+    public static Openings of(InkPlane ink, GapModel model) {
         Pieces pieces = Pieces.cut(ink);
-        double[] strengths = MergeTree.strengths(pieces, model);
+        double[] strengths = model.strengths(pieces.graph());
         int[] cellOfPiece = cells(pieces, strengths);
         List<Opening> openings = openings(pieces, strengths, cellOfPiece);
         double stroke = pieces.search().strokePx() / pieces.search().scale();
@@ -52,15 +50,17 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
                 pieces.cutting().joined(cellOfPiece),
                 openings,
                 stroke,
-                defaultReach(openings),
+                DEFAULT_REACH,
                 pieces.closures().size() == ClosureNet.MAX_CLOSURES);
     }
 
     private static int[] cells(Pieces pieces, double[] strengths) {
-        DisjointSets sets = new DisjointSets(pieces.count());
+        DisjointSets sets = new DisjointSets(pieces.graph().count());
         for (int i = 0; i < strengths.length; i++) {
             if (strengths[i] < NEVER) {
-                sets.join(pieces.parts().get(i).first(), pieces.parts().get(i).second());
+                sets.join(
+                        pieces.graph().parts().get(i).first(),
+                        pieces.graph().parts().get(i).second());
             }
         }
         return sets.numbered();
@@ -69,7 +69,7 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
     private static List<Opening> openings(Pieces pieces, double[] strengths, int[] cellOfPiece) {
         Map<Part, Double> strengthOf = new TreeMap<>(Part.ORDER);
         for (int i = 0; i < strengths.length; i++) {
-            Part part = pieces.parts().get(i);
+            Part part = pieces.graph().parts().get(i);
             int a = cellOfPiece[part.first()];
             int b = cellOfPiece[part.second()];
             if (a != b) {
@@ -91,26 +91,7 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
             width += line.get(i).distanceTo(line.get(i - 1));
         }
         Opening.Kind kind = pieces.closures().get(part.closure()).kind();
-        return new Opening(part.first(), part.second(), kind, line, width, pieces.strokes(width), strength);
-    }
-
-    /** The middle of the widest stretch of levels at which nothing changes. */
-    private static double defaultReach(List<Opening> openings) {
-        double[] levels = openings.stream()
-                .mapToDouble(Opening::strength)
-                .filter(level -> level > LOWEST_DEFAULT && level < HIGHEST_DEFAULT)
-                .sorted()
-                .toArray();
-        double[] bounds = new double[levels.length + 2];
-        bounds[0] = LOWEST_DEFAULT;
-        System.arraycopy(levels, 0, bounds, 1, levels.length);
-        bounds[bounds.length - 1] = HIGHEST_DEFAULT;
-        int widest = 0;
-        for (int i = 1; i + 1 < bounds.length; i++) {
-            if (bounds[i + 1] - bounds[i] > bounds[widest + 1] - bounds[widest]) {
-                widest = i;
-            }
-        }
-        return (bounds[widest] + bounds[widest + 1]) / 2;
+        return new Opening(
+                part.first(), part.second(), kind, line, width, pieces.graph().strokes(width), strength);
     }
 }

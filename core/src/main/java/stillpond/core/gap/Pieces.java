@@ -20,25 +20,54 @@ final class Pieces {
     private final Walls walls;
     private final Cutting cutting;
     private final WallContacts contacts;
-    private final List<Part> parts;
     private final PairCounts inkBorders;
     private final double[] area;
     private final double[] depth;
     private final double[] frame;
+    private final PieceGraph graph;
 
-    private Pieces(InkPlane page, SearchPage search, List<Closure> closures) {
+    private Pieces(InkPlane page, SearchPage search, List<Closure> closures, int ends) {
         this.page = page;
         this.search = search;
         this.closures = closures;
         this.walls = Walls.of(page, search, closures);
         this.cutting = Cutting.along(page, walls.pixels());
         this.contacts = WallContacts.of(page, walls, cutting.numbers());
-        this.parts = contacts.parts();
         this.area = new double[cutting.count()];
         this.depth = new double[cutting.count()];
         this.frame = new double[cutting.count()];
         this.inkBorders = new PairCounts();
         measure();
+        this.graph = new PieceGraph(
+                area,
+                depth,
+                frame,
+                contacts.parts(),
+                closures,
+                ties(),
+                inkBorders,
+                search.strokePx(),
+                search.scale(),
+                drawing(ends));
+    }
+
+    private List<InkBodies.Tie> ties() {
+        InkBodies bodies = InkBodies.of(search);
+        return closures.stream().map(closure -> bodies.tie(closure, search)).toList();
+    }
+
+    private PieceGraph.Drawing drawing(int ends) {
+        int inked = 0;
+        for (boolean each : search.ink()) {
+            inked += each ? 1 : 0;
+        }
+        double square = search.strokePx() * search.strokePx();
+        double hundreds = Math.max(1, inked / square / 100);
+        return new PieceGraph.Drawing(
+                search.ink().length / square,
+                inked / (double) search.ink().length,
+                ends / hundreds,
+                closures.size() / hundreds);
     }
 
     static Pieces cut(InkPlane page) {
@@ -48,23 +77,19 @@ final class Pieces {
         List<Closure> found = new ArrayList<>(EndPairs.find(search, ends));
         found.addAll(EndRays.find(search, ends));
         found.addAll(necks.join());
-        return new Pieces(page, search, ClosureNet.of(search, found));
+        return new Pieces(page, search, ClosureNet.of(search, found), ends.size());
     }
 
     Cutting cutting() {
         return cutting;
     }
 
-    int count() {
-        return cutting.count();
-    }
-
     List<Closure> closures() {
         return closures;
     }
 
-    List<Part> parts() {
-        return parts;
+    PieceGraph graph() {
+        return graph;
     }
 
     /**
@@ -96,39 +121,6 @@ final class Pieces {
 
     SearchPage search() {
         return search;
-    }
-
-    /** Length in stroke widths of a stretch of so many wall pixels on the page. */
-    double strokes(double pagePixels) {
-        return pagePixels * search.scale() / search.strokePx();
-    }
-
-    double closureStrokes(int closure) {
-        return closures.get(closure).lengthPx() / search.strokePx();
-    }
-
-    /** In stroke widths squared. */
-    double area(int piece) {
-        return area[piece];
-    }
-
-    /** How far its deepest place is from ink. */
-    double depth(int piece) {
-        return depth[piece];
-    }
-
-    /** Its share of the edge of the page. */
-    double frame(int piece) {
-        return frame[piece];
-    }
-
-    /** Pairs of pieces, lower number first, with the length of ink between them in pixels of the search page. */
-    PairCounts inkBorders() {
-        return inkBorders;
-    }
-
-    double inkStrokes(long searchPixels) {
-        return searchPixels / search.strokePx();
     }
 
     private void measure() {

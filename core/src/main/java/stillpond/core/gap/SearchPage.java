@@ -1,5 +1,6 @@
 package stillpond.core.gap;
 
+import java.util.Arrays;
 import java.util.stream.IntStream;
 import stillpond.core.cell.DistanceField;
 import stillpond.core.ink.InkPlane;
@@ -39,8 +40,12 @@ final class SearchPage {
         this.toInk = DistanceField.to(width, height, i -> ink[i]);
         this.distance = new float[ink.length];
         IntStream.range(0, height).parallel().forEach(y -> {
-            for (int i = y * width, end = i + width; i < end; i++) {
-                distance[i] = (float) toInk.distancePx(i);
+            for (int x = 0, i = y * width; x < width; x++, i++) {
+                int site = toInk.nearest(i);
+                int dy = site / width - y;
+                int dx = site - site / width * width - x;
+                distance[i] =
+                        site < 0 ? Float.POSITIVE_INFINITY : (float) Math.sqrt((double) dx * dx + (double) dy * dy);
             }
         });
     }
@@ -59,16 +64,20 @@ final class SearchPage {
     private static boolean[] shrunk(InkPlane page, int width, int height) {
         boolean[] ink = new boolean[width * height];
         double least = page.threshold() * 2 * THIN_LINE_SHARE;
+        int[] columns = bounds(page.widthPx(), width);
+        int[] rows = bounds(page.heightPx(), height);
+        byte[] density = page.density();
         IntStream.range(0, height).parallel().forEach(y -> {
-            int yStart = (int) ((long) y * page.heightPx() / height);
-            int yEnd = Math.max(yStart + 1, (int) ((long) (y + 1) * page.heightPx() / height));
+            int yStart = rows[y];
+            int yEnd = Math.max(yStart + 1, rows[y + 1]);
             for (int x = 0; x < width; x++) {
-                int xStart = (int) ((long) x * page.widthPx() / width);
-                int xEnd = Math.max(xStart + 1, (int) ((long) (x + 1) * page.widthPx() / width));
+                int xStart = columns[x];
+                int xEnd = Math.max(xStart + 1, columns[x + 1]);
                 long sum = 0;
                 for (int row = yStart; row < yEnd; row++) {
-                    for (int i = row * page.widthPx() + xStart; i < row * page.widthPx() + xEnd; i++) {
-                        sum += page.density()[i] & 0xff;
+                    int end = row * page.widthPx() + xEnd;
+                    for (int i = row * page.widthPx() + xStart; i < end; i++) {
+                        sum += density[i] & 0xff;
                     }
                 }
                 ink[y * width + x] = sum >= least * (xEnd - xStart) * (yEnd - yStart);
@@ -77,32 +86,47 @@ final class SearchPage {
         return ink;
     }
 
+    /** Where each pixel of a side begins when it is made smaller; one more for where the last one ends. */
+    private static int[] bounds(int from, int to) {
+        int[] bounds = new int[to + 1];
+        Arrays.setAll(bounds, i -> (int) ((long) i * from / to));
+        return bounds;
+    }
+
+    /** By bilinear interpolation. */
     private static boolean[] enlarged(InkPlane page, int width, int height) {
         boolean[] ink = new boolean[width * height];
+        Between[] columns = betweens(page.widthPx(), width);
+        Between[] rows = betweens(page.heightPx(), height);
+        byte[] density = page.density();
         IntStream.range(0, height).parallel().forEach(y -> {
-            double v = (y + 0.5) * page.heightPx() / height - 0.5;
+            int above = rows[y].first * page.widthPx();
+            int below = rows[y].second * page.widthPx();
+            double down = rows[y].part;
             for (int x = 0; x < width; x++) {
-                double u = (x + 0.5) * page.widthPx() / width - 0.5;
-                ink[y * width + x] = interpolated(page, u, v) >= page.threshold();
+                Between column = columns[x];
+                double part = column.part;
+                double top = (density[above + column.first] & 0xff) * (1 - part)
+                        + (density[above + column.second] & 0xff) * part;
+                double bottom = (density[below + column.first] & 0xff) * (1 - part)
+                        + (density[below + column.second] & 0xff) * part;
+                ink[y * width + x] = top * (1 - down) + bottom * down >= page.threshold();
             }
         });
         return ink;
     }
 
-    private static double interpolated(InkPlane page, double u, double v) {
-        int x = Math.max(0, Math.min(page.widthPx() - 1, (int) Math.floor(u)));
-        int y = Math.max(0, Math.min(page.heightPx() - 1, (int) Math.floor(v)));
-        int right = Math.min(page.widthPx() - 1, x + 1);
-        int below = Math.min(page.heightPx() - 1, y + 1);
-        double part = Math.max(0, u - x);
-        double above = density(page, x, y) * (1 - part) + density(page, right, y) * part;
-        double under = density(page, x, below) * (1 - part) + density(page, right, below) * part;
-        double down = Math.max(0, v - y);
-        return above * (1 - down) + under * down;
-    }
+    /** Which two pixels of a side lie around the middle of one when it is made larger, and how far it is from the first to the second. */
+    private record Between(int first, int second, double part) {}
 
-    private static int density(InkPlane page, int x, int y) {
-        return page.density()[y * page.widthPx() + x] & 0xff;
+    private static Between[] betweens(int from, int to) {
+        Between[] betweens = new Between[to];
+        for (int i = 0; i < to; i++) {
+            double place = (i + 0.5) * from / to - 0.5;
+            int first = Math.max(0, Math.min(from - 1, (int) Math.floor(place)));
+            betweens[i] = new Between(first, Math.min(from - 1, first + 1), Math.max(0, place - first));
+        }
+        return betweens;
     }
 
     int width() {
@@ -154,6 +178,11 @@ final class SearchPage {
 
     double distanceToInk(int index) {
         return distance[index];
+    }
+
+    /** At a place; negative beside the page. */
+    double distanceToInk(double x, double y) {
+        return x >= 0 && y >= 0 && x < width && y < height ? distance[(int) y * width + (int) x] : -1;
     }
 
     /** The way from a place to the edge of the page. */

@@ -3,7 +3,6 @@ package stillpond.core.gap;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import stillpond.core.cell.DistanceField;
 
 /**
  * The middle lines of strokes, and their ends.
@@ -27,6 +26,12 @@ final class Skeleton {
     private static final double TANGENT_TO = 2.0;
     private static final double CURVE_TO = 3.6;
 
+    /** What a stroke's end is compared with, so many stroke widths further in. */
+    private static final double TAPER_FROM = 3;
+
+    /** An end may be a blot. */
+    private static final double MOST_TAPER = 1.5;
+
     /** Beyond this a branch counts as long. */
     private static final double FOLLOWED = 24;
 
@@ -36,15 +41,12 @@ final class Skeleton {
     private final int width;
     private final int height;
     private final boolean[] thin;
-    private final DistanceField toPaper;
 
     private Skeleton(SearchPage page) {
         this.page = page;
         this.width = page.width();
         this.height = page.height();
         this.thin = Thinning.thin(page.ink(), width, height);
-        boolean[] ink = page.ink();
-        this.toPaper = DistanceField.to(width, height, i -> !ink[i]);
     }
 
     static List<StrokeEnd> ends(SearchPage page) {
@@ -59,8 +61,7 @@ final class Skeleton {
         for (int i = 0; i < thin.length; i++) {
             if (thin[i] && degree(i) == 1) {
                 Branch branch = follow(i);
-                double least =
-                        Math.max(MIN_BRANCH * page.strokePx(), MIN_BRANCH_RADII * toPaper.distancePx(branch.last()));
+                double least = Math.max(MIN_BRANCH * page.strokePx(), MIN_BRANCH_RADII * toPaper(branch.last()));
                 if (branch.reachesCrossing() && branch.lengthPx() < least) {
                     Arrays.stream(branch.pixels())
                             .limit(branch.pixels().length - 1)
@@ -86,7 +87,7 @@ final class Skeleton {
 
     /** A stroke that the edge of the page cuts off has no end there. */
     private boolean runsOffThePage(int pixel) {
-        return page.distanceToFrame(page.middleOf(pixel)) < 0.8 * toPaper.distancePx(pixel) + 1;
+        return page.distanceToFrame(page.middleOf(pixel)) < 0.8 * toPaper(pixel) + 1;
     }
 
     private StrokeEnd end(int number, Branch branch) {
@@ -102,7 +103,7 @@ final class Skeleton {
         double bend = Math.atan2(before.cross(direction), before.dot(direction));
         double curvature = branch.lengthPx() < CURVE_TO * w ? 0 : bend / ((CURVE_TO - TANGENT_FROM) / 2 * w);
         int measured = page.index(near);
-        double radius = Math.max(0.5, toPaper.distancePx(measured));
+        double radius = Math.max(0.5, toPaper(measured));
         return new StrokeEnd(
                 number,
                 root,
@@ -110,8 +111,15 @@ final class Skeleton {
                 direction,
                 curvature,
                 radius,
+                taper(radius, branch),
                 branch.lengthPx(),
                 !branch.reachesCrossing() && branch.lengthPx() < FOLLOWED * w);
+    }
+
+    /** Beside the stroke's half width where its direction was taken from. */
+    private double taper(double radiusPx, Branch branch) {
+        Point further = branch.at(TAPER_FROM * page.strokePx(), this);
+        return Math.min(MOST_TAPER, radiusPx / Math.max(0.5, toPaper(page.index(further))));
     }
 
     /** Thinning shortens a stroke by half its width: its tip lies where its direction leaves the ink. */
@@ -125,6 +133,29 @@ final class Skeleton {
             tip = next;
         }
         return tip;
+    }
+
+    /** Distance to the nearest paper pixel, looked for in growing squares; infinite if there is none. Only some hundred places are asked for. */
+    private double toPaper(int pixel) {
+        int x = pixel % width;
+        int y = pixel / width;
+        int best = Integer.MAX_VALUE;
+        int furthest = Math.max(width, height);
+        for (int ring = 0; ring <= furthest && (long) ring * ring < best; ring++) {
+            for (int dy = -ring; dy <= ring; dy++) {
+                int step = Math.abs(dy) == ring ? 1 : 2 * ring;
+                for (int dx = -ring; dx <= ring; dx += Math.max(1, step)) {
+                    if (isPaper(x + dx, y + dy)) {
+                        best = Math.min(best, dx * dx + dy * dy);
+                    }
+                }
+            }
+        }
+        return best == Integer.MAX_VALUE ? Double.POSITIVE_INFINITY : Math.sqrt(best);
+    }
+
+    private boolean isPaper(int x, int y) {
+        return x >= 0 && y >= 0 && x < width && y < height && !page.ink()[y * width + x];
     }
 
     /** Pixels from an end on, as far as a crossing, another end, or as far as a branch is followed. */

@@ -1,8 +1,8 @@
 package stillpond.core.gap;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.function.IntConsumer;
 import stillpond.core.cell.Cutting;
 import stillpond.core.cell.PairCounts;
+import stillpond.core.cell.PixelMap;
 import stillpond.core.gap.Part.Meeting;
 import stillpond.core.ink.InkPlane;
 
@@ -28,10 +29,10 @@ final class WallContacts {
     private final List<Part> parts;
 
     /** The spread of the pieces over walls and pinholes: the piece of each such pixel. */
-    private final Map<Integer, Integer> spread = new HashMap<>();
+    private final PixelMap spread = new PixelMap();
 
     /** The closure that runs over each of those pixels, or through which a pinhole was reached. */
-    private final Map<Integer, Integer> owner = new HashMap<>();
+    private final PixelMap owner = new PixelMap();
 
     private WallContacts(InkPlane page, Walls walls, int[] numbers) {
         this.page = page;
@@ -123,15 +124,16 @@ final class WallContacts {
         Map<Long, Part> found = new TreeMap<>();
         spread.forEach((pixel, piece) -> forEachBeside(pixel, beside -> {
             boolean isPiece = numbers[beside] >= 0;
-            Integer other = isPiece ? Integer.valueOf(numbers[beside]) : spread.get(beside);
-            if (other == null || other.equals(piece) || !isPiece && other < piece) {
+            int other = isPiece ? numbers[beside] : spread.get(beside);
+            if (other == PixelMap.NONE || other == piece || !isPiece && other < piece) {
                 return;
             }
             int first = Math.min(piece, other);
             int second = Math.max(piece, other);
             if (!known.contains(key(first, second))) {
                 // Closures come the most promising first.
-                int closure = Math.min(owner.get(pixel), owner.getOrDefault(beside, Integer.MAX_VALUE));
+                int besides = owner.get(beside);
+                int closure = besides == PixelMap.NONE ? owner.get(pixel) : Math.min(owner.get(pixel), besides);
                 found.merge(
                         key(first, second),
                         new Part(first, second, closure, 1, Meeting.ACROSS_A_PINHOLE),
@@ -147,27 +149,53 @@ final class WallContacts {
     }
 
     private void spread() {
-        List<Integer> front = new ArrayList<>();
+        int[] front = new int[1024];
+        int size = 0;
         for (int i = 0; i < walls.pixels().length; i++) {
             int wall = walls.pixels()[i];
             owner.putIfAbsent(wall, walls.closure()[i]);
-            forEachBeside(wall, beside -> {
-                if (numbers[beside] >= 0 && spread.putIfAbsent(wall, numbers[beside]) == null) {
-                    front.add(wall);
-                }
-            });
+            int piece = pieceBeside(wall);
+            if (piece >= 0 && spread.putIfAbsent(wall, piece)) {
+                front = with(front, size++, wall);
+            }
         }
-        for (int i = 0; i < front.size(); i++) {
-            int from = front.get(i);
-            forEachBeside(from, beside -> {
-                if (numbers[beside] == Cutting.NONE
-                        && !page.isInk(beside)
-                        && spread.putIfAbsent(beside, spread.get(from)) == null) {
-                    owner.putIfAbsent(beside, owner.get(from));
-                    front.add(beside);
+        int[] beside = new int[4];
+        for (int i = 0; i < size; i++) {
+            int from = front[i];
+            int count = beside(from, beside);
+            for (int side = 0; side < count; side++) {
+                int to = beside[side];
+                if (numbers[to] == Cutting.NONE && !page.isInk(to) && spread.putIfAbsent(to, spread.get(from))) {
+                    owner.putIfAbsent(to, owner.get(from));
+                    front = with(front, size++, to);
                 }
-            });
+            }
         }
+    }
+
+    /** The first piece that shares an edge with a pixel; negative if none does. */
+    private int pieceBeside(int pixel) {
+        int[] beside = new int[4];
+        int count = beside(pixel, beside);
+        for (int side = 0; side < count; side++) {
+            if (numbers[beside[side]] >= 0) {
+                return numbers[beside[side]];
+            }
+        }
+        return PixelMap.NONE;
+    }
+
+    private static int[] with(int[] front, int size, int pixel) {
+        int[] room = size == front.length ? Arrays.copyOf(front, 2 * size) : front;
+        room[size] = pixel;
+        return room;
+    }
+
+    /** The pixels that share an edge with one: the first so many of an array of four. */
+    private int beside(int pixel, int[] beside) {
+        int[] count = {0};
+        forEachBeside(pixel, each -> beside[count[0]++] = each);
+        return count[0];
     }
 
     private void forEachBeside(int pixel, IntConsumer beside) {

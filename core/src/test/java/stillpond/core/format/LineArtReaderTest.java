@@ -151,6 +151,20 @@ class LineArtReaderTest {
         assertRefused(svg(SVG_START + body + "</svg>"), "repeats itself");
     }
 
+    /** A page of hatching has thousands of paths, and drawing programs nest groups by the dozen. */
+    @Test
+    void svgOfManyPathsAndDeepGroupsIsDrawn() {
+        String paths = "<path d='M0 10 H60 V30 H0 Z'/>".repeat(5000);
+        Picture picture = reader.read(svg(SVG_START + "<g>".repeat(60) + paths + "</g>".repeat(60) + "</svg>"));
+        assertThat(picture.argbAt(picture.widthPx() / 2, picture.heightPx() / 2))
+                .isEqualTo(0xff000000);
+    }
+
+    @Test
+    void svgNestedWithoutEndIsRefused() {
+        assertRefused(svg(SVG_START + "<g>".repeat(20_000) + "</g>".repeat(20_000) + "</svg>"), "nests groups");
+    }
+
     @Test
     void svgWithoutASizeOrNotSvgAtAllIsRefused() {
         assertRefused(svg("<svg xmlns='http://www.w3.org/2000/svg' width='0' height='0'/>"), "how large");

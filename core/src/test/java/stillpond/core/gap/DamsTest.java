@@ -37,7 +37,9 @@ class DamsTest {
     void aStepUpTakesInThePieceBehindTheWeakestDam() {
         Regions regions = Regions.of(rooms, Dams.at(0.5));
         assertThat(regions.bigger(1)).containsExactly(2);
-        assertThat(regions.bigger(0)).containsExactly(0);
+        assertThat(regions.bigger(0))
+                .as("with what hangs together behind it at that level")
+                .containsExactly(0, 2, 4);
         assertThat(Regions.of(rooms, Dams.at(1)).bigger(0)).isEmpty();
     }
 

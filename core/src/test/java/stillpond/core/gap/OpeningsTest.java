@@ -99,6 +99,32 @@ class OpeningsTest {
         assertThat(inside).isNotEqualTo(region(openings, 20, 20));
     }
 
+    /** The outside among leaves that lie near each other is not cut into puddles. */
+    @Test
+    void looseThingsLeaveTheOutsideWhole() {
+        List<Shape> leaves = new ArrayList<>();
+        double[][] places = {{60, 50}, {150, 40}, {95, 120}, {190, 110}, {270, 60}, {60, 210}, {150, 195}, {250, 180}};
+        for (double[] place : places) {
+            leaves.add(AffineTransform.getRotateInstance(place[0], place[0] + 35, place[1] + 18)
+                    .createTransformedShape(new Ellipse2D.Double(place[0], place[1], 70, 36)));
+        }
+        Openings openings = Openings.of(Drawn.at(1.5, leaves));
+        int outside = region(openings, 5, 5);
+        assertThat(List.of(region(openings, 146, 98), region(openings, 240, 120), region(openings, 145, 160)))
+                .allMatch(region -> region == outside);
+        assertThat(region(openings, 95, 68)).isNotEqualTo(outside);
+    }
+
+    /** The sky on both sides of a steeple that comes near the edge of the page is one. */
+    @Test
+    void aThingThatSticksOutLeavesTheSkyWhole() {
+        Openings openings = Openings.of(Drawn.of(
+                new Rectangle2D.Double(20, 20, 360, 260),
+                Drawn.line(23, 220, 160, 220, 160, 120, 200, 44, 240, 120, 240, 220, 377, 220)));
+        assertThat(region(openings, 80, 120)).isEqualTo(region(openings, 320, 120));
+        assertThat(region(openings, 200, 150)).isNotEqualTo(region(openings, 80, 120));
+    }
+
     @Test
     void twoBulgingStrokesMayMeetInANeck() {
         Path2D top = Drawn.line(60, 60, 60, 40, 340, 40, 340, 60);

@@ -1,0 +1,231 @@
+package stillpond.core.gap;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * The gaps of a layer under some dams, in the order in which they are worth a look: by how unsure it is whether each is dammed rightly, weighed by how much would run
+ * where.
+ */
+public final class Gaps {
+
+    /** Weaker openings are no gaps that anybody would think of. */
+    private static final double LEAST_STRENGTH = 0.03;
+
+    /** From this doubt on a gap is worth a look. */
+    private static final double IN_DOUBT = 0.5;
+
+    /** What is dammed over more stroke widths than this is worth a look, however sure it seems. */
+    private static final double LONG_DAM_STROKES = 6;
+
+    /** Pieces of fewer square stroke widths hardly show. */
+    private static final double LEAST_EFFECT_STROKES = 12;
+
+    private static final int MOST_OPEN = 250;
+
+    /** Openings nearer to each other than this share of the wider one are one place. */
+    private static final double SAME_PLACE = 0.8;
+
+    /** Where closures cross each other, crumbs shorter than this, in stroke widths, are left over. */
+    private static final double CRUMB_STROKES = 0.45;
+
+    private static final Comparator<Gap> MOST_WORTH_A_LOOK = Comparator.comparingDouble((Gap gap) -> -worth(gap))
+            .thenComparingDouble(gap -> -gap.widthPx())
+            .thenComparingInt(gap -> gap.openings().get(0));
+
+    private final OpeningList openings;
+    private final int[] areas;
+    private final Dams dams;
+    private final DisjointSets regions;
+    private final long[] areaOfRegion;
+
+    private Gaps(OpeningList openings, int[] areas, Dams dams) {
+        this.openings = openings;
+        this.areas = areas;
+        this.dams = dams;
+        this.regions = new DisjointSets(areas.length);
+        for (int i = 0; i < openings.all().size(); i++) {
+            Opening opening = openings.all().get(i);
+            if (!dams.isShut(i, opening)) {
+                regions.join(opening.first(), opening.second());
+            }
+        }
+        this.areaOfRegion = areasOf(regions);
+    }
+
+    /** @param areasPx of the cells */
+    public static List<Gap> of(OpeningList openings, int[] areasPx, Dams dams) {
+        Gaps gaps = new Gaps(openings, areasPx, dams);
+        List<Gap> all = new ArrayList<>(gaps.dammed());
+        all.addAll(gaps.open());
+        double least = LEAST_EFFECT_STROKES * openings.strokePx() * openings.strokePx();
+        all.removeIf(gap -> gap.effectPx() < least && !gap.isSaid());
+        all.sort(MOST_WORTH_A_LOOK);
+        return all;
+    }
+
+    /** What runs over twice the area is worth a little more, not twice as much. */
+    private static double worth(Gap gap) {
+        return (0.05 + gap.doubt()) * Math.log(1 + gap.effectPx());
+    }
+
+    private long[] areasOf(DisjointSets sets) {
+        long[] sum = new long[areas.length];
+        for (int cell = 0; cell < areas.length; cell++) {
+            sum[sets.find(cell)] += areas[cell];
+        }
+        return sum;
+    }
+
+    private List<Gap> dammed() {
+        Map<Long, List<Integer>> byRegions = new TreeMap<>();
+        for (int i = 0; i < openings.all().size(); i++) {
+            Opening opening = openings.all().get(i);
+            int a = regions.find(opening.first());
+            int b = regions.find(opening.second());
+            if (a != b) {
+                byRegions
+                        .computeIfAbsent((long) Math.min(a, b) << 32 | Math.max(a, b), pair -> new ArrayList<>())
+                        .add(i);
+            }
+        }
+        return byRegions.values().stream().map(this::dammed).toList();
+    }
+
+    private Gap dammed(List<Integer> indices) {
+        Opening one = openings.all().get(indices.get(0));
+        return gap(indices, true, List.of(side(one.first()), side(one.second())));
+    }
+
+    private Gap.Side side(int cell) {
+        return new Gap.Side(cell, areaOfRegion[regions.find(cell)]);
+    }
+
+    /** For each open one the two pieces that its region would fall into if it and all stronger ones were dammed. */
+    private List<Gap> open() {
+        List<Integer> candidates = new ArrayList<>();
+        for (int i = 0; i < openings.all().size(); i++) {
+            Opening opening = openings.all().get(i);
+            boolean counts = opening.strength() >= LEAST_STRENGTH && opening.first() != opening.second();
+            if (counts && !dams.isShut(i, opening)) {
+                candidates.add(i);
+            }
+        }
+        candidates.sort(Comparator.comparingDouble((Integer i) -> -strength(i)).thenComparingInt(i -> i));
+        List<Integer> looked = candidates.subList(0, Math.min(MOST_OPEN, candidates.size()));
+        Set<Integer> taken = new HashSet<>();
+        List<Gap> gaps = new ArrayList<>();
+        for (int index : looked) {
+            if (!taken.contains(index)) {
+                open(index, looked, taken, gaps);
+            }
+        }
+        return gaps;
+    }
+
+    private void open(int index, List<Integer> candidates, Set<Integer> taken, List<Gap> gaps) {
+        DisjointSets pieces = piecesBelow(strength(index));
+        Opening opening = openings.all().get(index);
+        int a = pieces.find(opening.first());
+        int b = pieces.find(opening.second());
+        if (a == b) {
+            return;
+        }
+        List<Integer> same = new ArrayList<>();
+        for (int each : candidates) {
+            int c = pieces.find(openings.all().get(each).first());
+            int d = pieces.find(openings.all().get(each).second());
+            if (c == a && d == b || c == b && d == a) {
+                same.add(each);
+            }
+        }
+        taken.addAll(same);
+        long[] area = areasOf(pieces);
+        gaps.add(gap(
+                same, false, List.of(new Gap.Side(opening.first(), area[a]), new Gap.Side(opening.second(), area[b]))));
+    }
+
+    private DisjointSets piecesBelow(double strength) {
+        DisjointSets pieces = new DisjointSets(areas.length);
+        for (int i = 0; i < openings.all().size(); i++) {
+            Opening opening = openings.all().get(i);
+            if (opening.strength() < strength && !dams.isShut(i, opening)) {
+                pieces.join(opening.first(), opening.second());
+            }
+        }
+        return pieces;
+    }
+
+    private Gap gap(List<Integer> indices, boolean isShut, List<Gap.Side> sides) {
+        List<Integer> whole = withoutCrumbs(indices);
+        int narrowest = whole.stream()
+                .min(Comparator.comparingDouble((Integer i) -> width(i)).thenComparingInt(i -> i))
+                .orElseThrow();
+        List<Integer> ordered = new ArrayList<>(List.of(narrowest));
+        indices.stream().filter(i -> i != narrowest).forEach(ordered::add);
+        boolean isSaid = indices.stream().anyMatch(i -> dams.of(i) != DamState.BY_REACH);
+        double strongest = indices.stream().mapToDouble(this::strength).max().orElseThrow();
+        double longest = whole.stream()
+                .mapToDouble(i -> openings.all().get(i).widthStrokes())
+                .max()
+                .orElseThrow();
+        double doubt = isSaid ? 0 : doubt(strongest, isShut);
+        boolean isLong = isShut && longest > LONG_DAM_STROKES;
+        return new Gap(
+                ordered,
+                countPlaces(whole),
+                width(narrowest),
+                isShut,
+                isSaid,
+                sides,
+                doubt,
+                !isSaid && (doubt >= IN_DOUBT || isLong));
+    }
+
+    /** How near the strength lies to reach, beside how far from it it could lie on its side. */
+    private double doubt(double strength, boolean isShut) {
+        double reach = dams.reach();
+        double sure =
+                isShut ? (strength - reach) / Math.max(1e-9, 1 - reach) : (reach - strength) / Math.max(1e-9, reach);
+        return Math.max(0, Math.min(1, 1 - sure));
+    }
+
+    /** All, if there are only crumbs. */
+    private List<Integer> withoutCrumbs(List<Integer> indices) {
+        List<Integer> whole = indices.stream()
+                .filter(i -> width(i) >= CRUMB_STROKES * openings.strokePx())
+                .toList();
+        return whole.isEmpty() ? indices : whole;
+    }
+
+    /** At how many places some openings lie: closures across one gap, only a little apart, are one place. */
+    private int countPlaces(Collection<Integer> indices) {
+        List<Opening> places = new ArrayList<>();
+        indices.stream()
+                .map(openings.all()::get)
+                .sorted(Comparator.comparingDouble(Opening::widthPx))
+                .forEach(opening -> {
+                    boolean isNew = places.stream()
+                            .allMatch(place -> place.middle().distanceTo(opening.middle())
+                                    > SAME_PLACE * Math.max(place.widthPx(), opening.widthPx()));
+                    if (isNew) {
+                        places.add(opening);
+                    }
+                });
+        return places.size();
+    }
+
+    private double strength(int index) {
+        return openings.all().get(index).strength();
+    }
+
+    private double width(int index) {
+        return openings.all().get(index).widthPx();
+    }
+}
