@@ -32,7 +32,8 @@ final class PartingLine {
                 while (x < box.xEndExclusive() && isPaperOf(largest, y * ink.widthPx() + x, numbers, ink)) {
                     x++;
                 }
-                List<Point> line = List.of(new Point(start + 0.5, y + 0.5), new Point(Math.max(start, x - 1) + 0.5, y + 0.5));
+                List<Point> line =
+                        List.of(new Point(start + 0.5, y + 0.5), new Point(Math.max(start, x - 1) + 0.5, y + 0.5));
                 if (x - start > 2 && parts(largest, line, openings, ink)) {
                     return line;
                 }
@@ -51,11 +52,11 @@ final class PartingLine {
             return false;
         }
         boolean counts = parted.split().stream()
-                .filter(each -> each.cell() == cell.number())
-                .flatMap(each -> each.parts().stream())
-                .map(part -> parted.openings().cells().cells().get(part).areaPx())
-                .filter(area -> area >= LEAST_SHARE * cell.areaPx())
-                .count()
+                        .filter(each -> each.cell() == cell.number())
+                        .flatMap(each -> each.parts().stream())
+                        .map(part -> parted.openings().cells().cells().get(part).areaPx())
+                        .filter(area -> area >= LEAST_SHARE * cell.areaPx())
+                        .count()
                 > 1;
         parted.former().forEach(patch -> patch.restore(openings.cells().plane()));
         return counts;

@@ -31,8 +31,9 @@ class BenchmarksWorkTest {
         engine.megapixels = 1;
         engine.makePage();
         assertThat(engine.handDam())
-                .isInstanceOfSatisfying(HandDam.Parted.class, parted -> assertThat(parted.split())
-                        .isNotEmpty());
+                .isInstanceOfSatisfying(
+                        HandDam.Parted.class,
+                        parted -> assertThat(parted.split()).isNotEmpty());
         assertThat(engine.handDam()).as("put back and drawn again").isInstanceOf(HandDam.Parted.class);
     }
 

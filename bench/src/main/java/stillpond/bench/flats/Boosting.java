@@ -71,7 +71,8 @@ final class Boosting {
     }
 
     private float[] thresholds(List<double[]> numbers, int feature) {
-        double[] sorted = numbers.stream().mapToDouble(each -> each[feature]).sorted().toArray();
+        double[] sorted =
+                numbers.stream().mapToDouble(each -> each[feature]).sorted().toArray();
         float[] found = new float[BINS - 1];
         int size = 0;
         for (int bin = 1; bin < BINS; bin++) {

@@ -147,9 +147,7 @@ final class ColouredDrawing {
         Arrays.setAll(groups, i -> group[spread[i]]);
         int[] labels = new int[spread.length];
         List<Case.TruthRegion> regions = regions(groups, count, outside, stroke, labels);
-        return regions.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new Case(name, lineArt(toDecided), labels, regions));
+        return regions.isEmpty() ? Optional.empty() : Optional.of(new Case(name, lineArt(toDecided), labels, regions));
     }
 
     /** Connected pixels of one colour; {@link #NONE} where there is ink or a mixture. */
@@ -246,8 +244,7 @@ final class ColouredDrawing {
             if (!fringe[i]) {
                 area[groups[i]]++;
                 int best = deepest[groups[i]];
-                deepest[groups[i]] =
-                        best == NONE || toBorder.distancePx(i) > toBorder.distancePx(best) ? i : best;
+                deepest[groups[i]] = best == NONE || toBorder.distancePx(i) > toBorder.distancePx(best) ? i : best;
             }
         }
         double[] support = support(groups, count);

@@ -32,13 +32,14 @@ final class FlatsBench {
             for (Half half : Half.values()) {
                 System.out.print(Score.report(
                         half.name().toLowerCase(Locale.ROOT) + " half, ",
-                        clicks.stream().filter(click -> Half.of(click.name()) == half).toList()));
+                        clicks.stream()
+                                .filter(click -> Half.of(click.name()) == half)
+                                .toList()));
             }
             System.out.print(Score.report("", clicks));
             Files.writeString(folder.resolve("flats.csv"), Score.csv(clicks));
         } else {
-            System.out.print(
-                    Score.report("like fitted, ", score(GENERATED, i -> CaseMaker.fitting(10_000 + i))));
+            System.out.print(Score.report("like fitted, ", score(GENERATED, i -> CaseMaker.fitting(10_000 + i))));
             System.out.print(Score.report("held out, ", score(GENERATED, CaseMaker::heldOut)));
         }
     }

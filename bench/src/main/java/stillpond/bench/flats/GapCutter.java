@@ -25,7 +25,8 @@ final class GapCutter {
         int height = drawn.height();
         InkPlane ink = FlatsBench.ink(drawn);
         double stroke = StrokeWidth.of(ink);
-        DistanceField toRegion = DistanceField.to(width, height, i -> drawn.truth()[i] != Case.DO_NOT_CARE && !ink.isInk(i));
+        DistanceField toRegion =
+                DistanceField.to(width, height, i -> drawn.truth()[i] != Case.DO_NOT_CARE && !ink.isInk(i));
         List<Integer> borders = borders(drawn, ink, toRegion);
         BufferedImage page = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
         byte[] grey = ((DataBufferByte) page.getRaster().getDataBuffer()).getData();
@@ -33,7 +34,9 @@ final class GapCutter {
         for (int i = 0; i < grey.length; i++) {
             grey[i] = (byte) before[i];
         }
-        int gaps = borders.isEmpty() ? 0 : 1 + (int) (GAPS_A_REGION * drawn.regions().size());
+        int gaps = borders.isEmpty()
+                ? 0
+                : 1 + (int) (GAPS_A_REGION * drawn.regions().size());
         for (int i = 0; i < gaps; i++) {
             double length = stroke * SHORTEST * Math.pow(LONGEST / SHORTEST, random.nextDouble());
             int at = borders.get(random.nextInt(borders.size()));

@@ -114,14 +114,16 @@ final class Score {
     static String report(String what, List<Click> clicks) {
         StringBuilder text = new StringBuilder();
         for (Support support : Support.values()) {
-            text.append(line(what + support.name().toLowerCase(Locale.ROOT), clicks, click -> click.support() == support));
+            text.append(
+                    line(what + support.name().toLowerCase(Locale.ROOT), clicks, click -> click.support() == support));
         }
         text.append(line(
                 what + "others",
                 clicks,
                 click -> click.support() == Support.HAIRLINE || click.support() == Support.GAPPED));
-        List<Click> closed =
-                clicks.stream().filter(click -> click.support() == Support.CLOSED).toList();
+        List<Click> closed = clicks.stream()
+                .filter(click -> click.support() == Support.CLOSED)
+                .toList();
         text.append(String.format(
                 "%sclosed: %d cut where no dam at all would have hit, %d saved by dams%n",
                 what,

@@ -24,9 +24,12 @@ class CasesTest {
         assertThat(made.regions()).hasSize(2);
         assertThat(label(made, 100, 200)).isNotEqualTo(label(made, 300, 200)).isGreaterThan(1);
         assertThat(label(made, 10, 10)).isEqualTo(1);
-        assertThat(made.regions()).allSatisfy(region -> assertThat(Support.of(region.support())).isEqualTo(Support.CLOSED));
-        assertThat(made.line().getRaster().getSample(100 + MARGIN, 200 + MARGIN, 0)).isEqualTo(255);
-        assertThat(made.line().getRaster().getSample(50 + MARGIN, 200 + MARGIN, 0)).isLessThan(40);
+        assertThat(made.regions())
+                .allSatisfy(region -> assertThat(Support.of(region.support())).isEqualTo(Support.CLOSED));
+        assertThat(made.line().getRaster().getSample(100 + MARGIN, 200 + MARGIN, 0))
+                .isEqualTo(255);
+        assertThat(made.line().getRaster().getSample(50 + MARGIN, 200 + MARGIN, 0))
+                .isLessThan(40);
     }
 
     /** A highlight without ink around it belongs to what it lies on. */
@@ -71,7 +74,9 @@ class CasesTest {
         pen.drawImage(line, 40, 40, 240, 240, null);
         pen.dispose();
         assertThat(new SameDrawing(line).isLike(new SameDrawing(half))).isTrue();
-        assertThat(new SameDrawing(line).isLike(new SameDrawing(CaseMaker.fitting(1).line()))).isFalse();
+        assertThat(new SameDrawing(line)
+                        .isLike(new SameDrawing(CaseMaker.fitting(1).line())))
+                .isFalse();
     }
 
     /** The MD5 of "bo_reed" begins with the byte 60, that of "joe_smith" with one that leaves 2 when divided by 5. */

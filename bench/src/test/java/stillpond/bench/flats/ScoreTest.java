@@ -23,8 +23,8 @@ class ScoreTest {
             truth[i] = truth[i] == 2 && i % SIDE < 60 ? Case.DO_NOT_CARE : truth[i];
         }
         Score.Click click = Score.of(box, Openings.of(FlatsBench.ink(box))).get(0);
-        assertThat(click.areaPx())
-                .isEqualTo((int) java.util.Arrays.stream(truth).filter(label -> label == 2).count());
+        assertThat(click.areaPx()).isEqualTo((int)
+                java.util.Arrays.stream(truth).filter(label -> label == 2).count());
         assertThat(click.iou()).isGreaterThan(0.99);
         assertThat(click.isHit() && click.isHitPlain()).isTrue();
         assertThat(click.isCutNeedlessly() || click.isSavedByDams()).isFalse();

@@ -17,6 +17,10 @@ final class Cluster {
     double depth;
     double frame;
     double level;
+
+    /** The strongest dam, as the model judged it, that was given up to make it. */
+    double givenUp;
+
     int version;
 
     /** By number of the neighbour; in order, so that sums come out alike on every machine. */

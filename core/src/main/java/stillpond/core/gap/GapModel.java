@@ -8,6 +8,12 @@ package stillpond.core.gap;
  */
 public record GapModel(StrengthModel strength, RegionModel region) {
 
+    /** Lower leaves more needless pieces, higher more leaks; figures in {@code docs/gap-closing.md}. */
+    private static final double PRICE = 0.08;
+
+    /** A gap in an outline that the model is so sure of is dammed, whatever it makes. */
+    private static final double SURELY_TWO = 0.85;
+
     private static final class Shipped {
         private static final GapModel MODEL = new GapModel(StrengthModel.shipped(), RegionModel.shipped());
     }
@@ -20,7 +26,8 @@ public record GapModel(StrengthModel strength, RegionModel region) {
     /** Of each part of a page. */
     double[] strengths(PieceGraph graph) {
         RegionTree tree = RegionTree.of(graph, strength);
-        int[] regions = RegionChoice.of(tree, region.probabilities(tree)).regions();
+        int[] regions = RegionChoice.of(tree, region.probabilities(tree), PRICE, SURELY_TWO)
+                .regions();
         return MergeTree.strengths(graph, strength, regions);
     }
 }

@@ -57,7 +57,7 @@ final class MergeTree {
     }
 
     /** Two clusters that could come together, as they were when it was judged. */
-    private record Step(double strength, int first, int second, int firstVersion, int secondVersion) {
+    private record Step(double strength, double judged, int first, int second, int firstVersion, int secondVersion) {
         static final Comparator<Step> WEAKEST_FIRST = Comparator.comparingDouble(Step::strength)
                 .thenComparingInt(Step::first)
                 .thenComparingInt(Step::second);
@@ -163,7 +163,7 @@ final class MergeTree {
             Cluster a = clusters[step.first()];
             Cluster b = clusters[step.second()];
             if (isCurrent(a, step.first(), step.firstVersion()) && isCurrent(b, step.second(), step.secondVersion())) {
-                join(a, b, step.strength());
+                join(a, b, step);
             }
         }
     }
@@ -183,14 +183,12 @@ final class MergeTree {
             return;
         }
         double[] features = BetweenFeatures.of(a, b, between, graph, traits, paperArea[paper[a.number]]);
-        double strength = model.strength(features);
-        if (isHairline(a, b, between)) {
-            strength = Math.max(strength, HAIRLINE_STRENGTH);
-        }
+        double judged = model.strength(features);
+        double strength = isHairline(a, b, between) ? Math.max(judged, HAIRLINE_STRENGTH) : judged;
         Cluster first = a.number < b.number ? a : b;
         Cluster second = first == a ? b : a;
         if (judge.mayJoin(first, second, features, strength)) {
-            queue.add(new Step(strength, first.number, second.number, first.version, second.version));
+            queue.add(new Step(strength, judged, first.number, second.number, first.version, second.version));
         }
     }
 
@@ -199,9 +197,9 @@ final class MergeTree {
         return between.closed <= HAIRLINE && between.closed < HAIRLINE_PINCH * 2 * shallow;
     }
 
-    private void join(Cluster a, Cluster b, double strength) {
+    private void join(Cluster a, Cluster b, Step step) {
         Cluster.Between between = a.neighbours.get(b.number);
-        double level = Math.max(strength, Math.max(a.level, b.level));
+        double level = Math.max(step.strength(), Math.max(a.level, b.level));
         for (Part part : between.parts) {
             strengthOfPart[indexOf(part)] = level;
         }
@@ -214,6 +212,7 @@ final class MergeTree {
         Cluster gone = kept == a ? b : a;
         kept.take(gone);
         kept.level = level;
+        kept.givenUp = Math.max(step.judged(), Math.max(a.givenUp, b.givenUp));
         kept.version++;
         gone.neighbours.forEach((number, side) -> {
             clusters[number].neighbours.remove(gone.number);

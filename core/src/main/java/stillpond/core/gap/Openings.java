@@ -19,10 +19,10 @@ import stillpond.core.ink.InkPlane;
 public record Openings(CellMap cells, List<Opening> openings, double strokePx, double defaultReach, boolean isLimited) {
 
     /** The version of the analysis; raised when the same ink would give other cells or openings. */
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
 
     /** Nobody would ever want a dam there: the pieces are one cell. */
-    private static final double NEVER = 0.03;
+    private static final double NEVER = 0.005;
 
     /** Between what is one region and what is not; see {@link MergeTree#strengths}. */
     private static final double DEFAULT_REACH = 0.5;

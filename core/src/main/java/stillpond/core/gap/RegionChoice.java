@@ -10,32 +10,30 @@ import java.util.List;
  */
 final class RegionChoice {
 
-    /**
-     * What a region must be worth, as a probability: higher means fewer, larger ones. At 0.1 there are more pieces than a colourist wants, at 0.2 more leaks; figures
-     * in {@code docs/gap-closing.md}.
-     */
-    static final double PRICE = 0.15;
-
     private final RegionTree tree;
     private final double[] worth;
     private final boolean[] isOne;
 
-    private RegionChoice(RegionTree tree, double[] probability) {
+    private RegionChoice(RegionTree tree, double[] probability, double price, double surelyTwo) {
         this.tree = tree;
         this.worth = new double[probability.length];
         this.isOne = new boolean[probability.length];
         for (int i = 0; i < probability.length; i++) {
             RegionTree.Node node = tree.nodes().get(i);
-            double own = probability[i] - PRICE;
+            double own = node.givenUp >= surelyTwo ? Double.NEGATIVE_INFINITY : probability[i] - price;
             double apart = node.isPiece() ? Double.NEGATIVE_INFINITY : worth[node.first] + worth[node.second];
             isOne[i] = own >= apart;
             worth[i] = Math.max(own, apart);
         }
     }
 
-    /** @param probability that just this is a region, for each node */
-    static RegionChoice of(RegionTree tree, double[] probability) {
-        return new RegionChoice(tree, probability);
+    /**
+     * @param probability that just this is a region, for each node
+     * @param price what a region must be worth, as a probability: higher means fewer, larger ones
+     * @param surelyTwo joining over a dam that the model judged so strong never makes a region
+     */
+    static RegionChoice of(RegionTree tree, double[] probability, double price, double surelyTwo) {
+        return new RegionChoice(tree, probability, price, surelyTwo);
     }
 
     /** Of the best regions within a node. */

@@ -27,6 +27,9 @@ public record RegionModel(BoostedTrees alone, BoostedTrees amidOthers) {
     static final List<String> NAMES =
             Stream.of(RegionFeatures.NAMES, AMID_OTHERS).flatMap(List::stream).toList();
 
+    /** Of the first judgement, by which parts are worth something to the second; part of what is fitted. */
+    private static final double PRICE = 0.15;
+
     private static final double UNKNOWN = -1;
 
     /** The model that ships. */
@@ -47,7 +50,7 @@ public record RegionModel(BoostedTrees alone, BoostedTrees amidOthers) {
         double[] likely = nodes.stream()
                 .mapToDouble(node -> alone.probability(node.features))
                 .toArray();
-        RegionChoice choice = RegionChoice.of(tree, likely);
+        RegionChoice choice = RegionChoice.of(tree, likely, PRICE, Double.POSITIVE_INFINITY);
         double[] below = new double[likely.length];
         for (int i = 0; i < likely.length; i++) {
             RegionTree.Node node = nodes.get(i);

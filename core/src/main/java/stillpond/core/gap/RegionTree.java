@@ -24,13 +24,18 @@ final class RegionTree {
         final int first;
         final int second;
         final double level;
+
+        /** The strongest dam, as the model judged it, that joining them gave up. */
+        final double givenUp;
+
         final double[] features;
         int parent = NONE;
 
-        private Node(int first, int second, double level, double[] own) {
+        private Node(int first, int second, Cluster cluster, double[] own) {
             this.first = first;
             this.second = second;
-            this.level = level;
+            this.level = cluster.level;
+            this.givenUp = cluster.givenUp;
             this.features = BetweenFeatures.joined(own, new double[PLACE_NAMES.size()]);
         }
 
@@ -63,7 +68,7 @@ final class RegionTree {
             }
         });
         for (int piece = 0; piece < graph.count(); piece++) {
-            regions.nodes.add(new Node(NONE, NONE, 0, tree.regionFeatures(tree.cluster(piece))));
+            regions.nodes.add(new Node(NONE, NONE, tree.cluster(piece), tree.regionFeatures(tree.cluster(piece))));
         }
         tree.grow();
         return regions;
@@ -81,7 +86,7 @@ final class RegionTree {
     private void add(Cluster kept, Cluster gone, MergeTree tree) {
         Node one = nodes.get(kept.node);
         Node other = nodes.get(gone.node);
-        Node parent = new Node(kept.node, gone.node, kept.level, tree.regionFeatures(kept));
+        Node parent = new Node(kept.node, gone.node, kept, tree.regionFeatures(kept));
         parent.place("level", kept.level);
         parent.place("levelOfChild", Math.max(one.level, other.level));
         tellOfParent(one, other, parent, kept.area);

@@ -110,7 +110,7 @@ class OpeningsTest {
         }
         Openings openings = Openings.of(Drawn.at(1.5, leaves));
         int outside = region(openings, 5, 5);
-        assertThat(List.of(region(openings, 146, 98), region(openings, 240, 120), region(openings, 145, 160)))
+        assertThat(List.of(region(openings, 145, 105), region(openings, 180, 160), region(openings, 260, 120)))
                 .allMatch(region -> region == outside);
         assertThat(region(openings, 95, 68)).isNotEqualTo(outside);
     }
