@@ -1,9 +1,11 @@
 package stillpond.app.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -12,6 +14,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.JdbcTemplate;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
@@ -19,6 +22,8 @@ import stillpond.core.cell.CellPlane;
 import stillpond.core.fill.Fill;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.DamState;
+import stillpond.core.gap.Dams;
+import stillpond.core.gap.Gap;
 import stillpond.core.gap.Opening;
 import stillpond.core.gap.Point;
 import stillpond.core.ink.InkSettings;
@@ -100,6 +105,45 @@ class DamsTest {
         assertThat(worn(500, 150)).isNotEqualTo(Fill.NONE);
         assertThat(worn(500, 250)).isEqualTo(Fill.NONE);
         assertThat(inOneRegion(500, 250, 500, 350)).isTrue();
+    }
+
+    /** What somebody opens after an update: nothing is lost, and nobody has to ask for it. */
+    @Test
+    void aSheetOfAnOlderAnalysisIsAnalysedAgainWithoutLosingAnything() {
+        HandDams hand = pond.bean(HandDams.class);
+        hand.draw(work.project(), sheet, work.account(), List.of(new Point(2250, 1000), new Point(2760, 1025)));
+        lay(500, 150);
+        lay(300, 200);
+        say(DamState.OPEN, openingsOf(300, 200));
+        UUID old = layer().id();
+        assertThat(pond.bean(JdbcTemplate.class).update("update layer set analysis_version = 2 where id = ?", old))
+                .isEqualTo(1);
+
+        pond.bean(Sharpening.class).now(work.project(), sheet);
+
+        assertThat(layer().id()).isNotEqualTo(old);
+        assertThat(layer().isSharp()).isTrue();
+        assertThat(inOneRegion(500, 150, 500, 250)).as("the dam by hand").isFalse();
+        assertThat(worn(500, 150)).isNotEqualTo(Fill.NONE);
+        assertThat(worn(500, 250)).isEqualTo(Fill.NONE);
+        assertThat(worn(300, 200)).isNotEqualTo(Fill.NONE);
+        assertThat(inOneRegion(300, 200, 30, 30)).as("the gap that was opened").isTrue();
+    }
+
+    @Test
+    void gapsAreListedUnderTheDamsOfTheDesk() {
+        SheetGaps gaps = pond.bean(SheetGaps.class);
+        Dams now = Dams.at(layer().reach());
+        List<Gap> listed = gaps.of(work.project(), sheet, now);
+        assertThat(listed).anySatisfy(gap -> {
+            assertThat(gap.isShut()).isTrue();
+            assertThat(gap.openings()).containsAnyElementsOf(openingsOf(300, 200));
+        });
+        List<Gap> lifted = gaps.of(work.project(), sheet, now.opening(openingsOf(300, 200)));
+        assertThat(lifted).filteredOn(Gap::isShut).hasSizeLessThan(listed.size());
+        assertThatThrownBy(() -> gaps.of(work.project(), sheet, now.shutting(Set.of(9999))))
+                .hasMessageContaining("no opening 9999");
+        assertThatThrownBy(() -> gaps.of(UUID.randomUUID(), sheet, now)).isInstanceOf(NoSuchElementException.class);
     }
 
     @Test
