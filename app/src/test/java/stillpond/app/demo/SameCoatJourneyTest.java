@@ -13,6 +13,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -29,6 +30,7 @@ import stillpond.app.sheet.Sheets;
 import stillpond.app.support.Browser;
 import stillpond.app.support.DeskPage;
 import stillpond.app.support.TestPond;
+import stillpond.core.cell.Border;
 import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
 import stillpond.core.colour.BlendMode;
@@ -68,11 +70,12 @@ class SameCoatJourneyTest {
         lightTheScene();
         expectLit(sheet);
         Sheet farewell = sheetCalled("Farewell from the jetty");
-        plant(sheet, "juniperWaits");
-        plant(farewell, "farewell");
+        int onSheet = plant(sheet, "juniperWaits");
+        int onFarewell = plant(farewell, "farewell");
         findAndReplace();
-        assertThat(wornByTruth(sheet, "juniperWaits", "Juniper/Coat")).isEqualTo(Fill.flat(swatch("Juniper/Coat")));
-        assertThat(wornByTruth(farewell, "farewell", "Juniper/Coat")).isEqualTo(Fill.flat(swatch("Juniper/Coat")));
+        Fill coat = Fill.flat(swatch("Juniper/Coat"));
+        assertThat(sheets.fills(layerOf(sheet)).of(onSheet)).isEqualTo(coat);
+        assertThat(sheets.fills(layerOf(farewell)).of(onFarewell)).isEqualTo(coat);
         expectCleanCheck(sheet);
         assertThat(browser.complaints()).isEmpty();
     }
@@ -203,10 +206,10 @@ class SameCoatJourneyTest {
         return picture.getRGB(cell.deepestX(), cell.deepestY()) & 0xffffff;
     }
 
-    /** Bram's waistcoat where Juniper's coat is. */
-    private void plant(Sheet sheet, String drawing) {
+    /** Bram's waistcoat where Juniper's coat is; returns a cell of that. */
+    private int plant(Sheet sheet, String drawing) {
         Layer layer = layerOf(sheet);
-        int cell = placeOf(sheet, drawing, "Juniper/Coat").number();
+        int cell = amongItsCard(sheet, drawing, "Juniper/", "Juniper/Coat");
         pond.bean(SheetChanges.class)
                 .make(
                         sheet.id(),
@@ -219,6 +222,33 @@ class SameCoatJourneyTest {
                                 layer.id(),
                                 Fill.flat(swatch("Bram/Waistcoat")),
                                 sheets.regions(layer).with(cell)));
+        return cell;
+    }
+
+    /** A cell of that region of a part which shares most of its border with parts of its card: only there another card's colour is foreign. */
+    private int amongItsCard(Sheet sheet, String drawing, String card, String part) {
+        Layer layer = layerOf(sheet);
+        CellMap map = PlaneCodec.decodeMap(pond.bean(Planes.class).content(layer.cells()));
+        Regions regions = sheets.regions(layer);
+        Map<Integer, String> parts = DemoTruth.of(drawing).byRegion(map.plane(), regions);
+        Map<Integer, Double> around = new HashMap<>();
+        Map<Integer, Double> own = new HashMap<>();
+        for (Border border : map.borders()) {
+            for (int[] pair : new int[][] {{border.first(), border.second()}, {border.second(), border.first()}}) {
+                int region = regions.of(pair[0]);
+                int beside = regions.of(pair[1]);
+                if (region != beside) {
+                    boolean isOwn = parts.getOrDefault(beside, "").startsWith(card);
+                    around.merge(region, (double) border.lengthPx(), Double::sum);
+                    own.merge(region, isOwn ? (double) border.lengthPx() : 0, Double::sum);
+                }
+            }
+        }
+        int region = own.keySet().stream()
+                .filter(each -> part.equals(parts.get(each)))
+                .max(Comparator.comparingDouble(each -> own.get(each) / around.get(each)))
+                .orElseThrow();
+        return DemoTruth.deepest(map, regions, region).number();
     }
 
     private void findAndReplace() {
@@ -234,10 +264,6 @@ class SameCoatJourneyTest {
         assertThat(page.getByText("Replaced in 2 regions.")).isVisible();
         assertThat(page.locator("tr.is-stranger").filter(new Locator.FilterOptions().setHasText("Waistcoat")))
                 .hasCount(0);
-    }
-
-    private Fill wornByTruth(Sheet sheet, String drawing, String part) {
-        return sheets.fills(layerOf(sheet)).of(placeOf(sheet, drawing, part).number());
     }
 
     /** The largest region of a part, by its deepest cell. */

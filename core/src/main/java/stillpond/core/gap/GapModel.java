@@ -14,6 +14,12 @@ public record GapModel(StrengthModel strength, RegionModel region) {
     /** A gap in an outline that the model is so sure of is dammed, whatever it makes. */
     private static final double SURELY_TWO = 0.85;
 
+    /** What would be dammed over more stroke widths between things that do not hang together stays open, and is listed as a possibility. */
+    private static final double LONGEST_BETWEEN_THINGS = 12;
+
+    /** Just under the default reach. */
+    private static final double MOST_BETWEEN_THINGS = 0.49;
+
     private static final class Shipped {
         private static final GapModel MODEL = new GapModel(StrengthModel.shipped(), RegionModel.shipped());
     }
