@@ -15,8 +15,10 @@ import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -69,13 +71,20 @@ class SameCoatJourneyTest {
         expectCleanCheck(sheet);
         lightTheScene();
         expectLit(sheet);
-        Sheet farewell = sheetCalled("Farewell from the jetty");
-        int onSheet = plant(sheet, "juniperWaits");
-        int onFarewell = plant(farewell, "farewell");
-        findAndReplace();
-        Fill coat = Fill.flat(swatch("Juniper/Coat"));
-        assertThat(sheets.fills(layerOf(sheet)).of(onSheet)).isEqualTo(coat);
-        assertThat(sheets.fills(layerOf(farewell)).of(onFarewell)).isEqualTo(coat);
+        Sheet otherSheet = sheetCalled("The crossing");
+        String part = Stream.of("Coat", "Skin", "Hair", "Scarf", "Trousers", "Boots")
+                .filter(each ->
+                        amongItsCard(sheet, "juniperWaits", "Juniper/" + each).isPresent())
+                .filter(each ->
+                        amongItsCard(otherSheet, "crossing", "Juniper/" + each).isPresent())
+                .findFirst()
+                .orElseThrow();
+        int onSheet = plant(sheet, "juniperWaits", "Juniper/" + part);
+        int onOther = plant(otherSheet, "crossing", "Juniper/" + part);
+        findAndReplace(part);
+        Fill right = Fill.flat(swatch("Juniper/" + part));
+        assertThat(sheets.fills(layerOf(sheet)).of(onSheet)).isEqualTo(right);
+        assertThat(sheets.fills(layerOf(otherSheet)).of(onOther)).isEqualTo(right);
         expectCleanCheck(sheet);
         assertThat(browser.complaints()).isEmpty();
     }
@@ -206,10 +215,10 @@ class SameCoatJourneyTest {
         return picture.getRGB(cell.deepestX(), cell.deepestY()) & 0xffffff;
     }
 
-    /** Bram's waistcoat where Juniper's coat is; returns a cell of that. */
-    private int plant(Sheet sheet, String drawing) {
+    /** Bram's waistcoat where a part of Juniper's is; returns a cell of that. */
+    private int plant(Sheet sheet, String drawing, String part) {
         Layer layer = layerOf(sheet);
-        int cell = amongItsCard(sheet, drawing, "Juniper/", "Juniper/Coat");
+        int cell = amongItsCard(sheet, drawing, part).orElseThrow().number();
         pond.bean(SheetChanges.class)
                 .make(
                         sheet.id(),
@@ -225,33 +234,34 @@ class SameCoatJourneyTest {
         return cell;
     }
 
-    /** A cell of that region of a part which shares most of its border with parts of its card: only there another card's colour is foreign. */
-    private int amongItsCard(Sheet sheet, String drawing, String card, String part) {
+    /** The largest region of a part that shares most of its border with others that wear parts of its card: only there another card's colour is foreign. */
+    private Optional<Cell> amongItsCard(Sheet sheet, String drawing, String part) {
+        String card = "Juniper/";
         Layer layer = layerOf(sheet);
         CellMap map = PlaneCodec.decodeMap(pond.bean(Planes.class).content(layer.cells()));
         Regions regions = sheets.regions(layer);
+        Fills fills = sheets.fills(layer);
         Map<Integer, String> parts = DemoTruth.of(drawing).byRegion(map.plane(), regions);
         Map<Integer, Double> around = new HashMap<>();
         Map<Integer, Double> own = new HashMap<>();
         for (Border border : map.borders()) {
             for (int[] pair : new int[][] {{border.first(), border.second()}, {border.second(), border.first()}}) {
                 int region = regions.of(pair[0]);
-                int beside = regions.of(pair[1]);
-                if (region != beside) {
-                    boolean isOwn = parts.getOrDefault(beside, "").startsWith(card);
+                String beside = parts.getOrDefault(regions.of(pair[1]), "");
+                if (region != regions.of(pair[1]) && !beside.equals(part)) {
+                    boolean isOwn = beside.startsWith(card) && fills.of(pair[1]).equals(Fill.flat(swatch(beside)));
                     around.merge(region, (double) border.lengthPx(), Double::sum);
                     own.merge(region, isOwn ? (double) border.lengthPx() : 0, Double::sum);
                 }
             }
         }
-        int region = own.keySet().stream()
-                .filter(each -> part.equals(parts.get(each)))
-                .max(Comparator.comparingDouble(each -> own.get(each) / around.get(each)))
-                .orElseThrow();
-        return DemoTruth.deepest(map, regions, region).number();
+        return own.keySet().stream()
+                .filter(region -> part.equals(parts.get(region)) && own.get(region) > 0.65 * around.get(region))
+                .map(region -> DemoTruth.deepest(map, regions, region))
+                .max(Comparator.comparingInt(Cell::areaPx));
     }
 
-    private void findAndReplace() {
+    private void findAndReplace(String part) {
         page.navigate(project);
         page.getByText("Compare", new Page.GetByTextOptions().setExact(true)).click();
         page.locator("select[name=card]").selectOption("Juniper");
@@ -259,7 +269,7 @@ class SameCoatJourneyTest {
         Locator row = page.locator("tr.is-stranger").filter(new Locator.FilterOptions().setHasText("Waistcoat"));
         assertThat(row.locator("[data-mark=FOREIGN]")).hasCount(2);
         assertThat(row.locator("[data-mark=FOREIGN]").first()).containsText("of Bram, among these");
-        row.locator("select").selectOption("Coat");
+        row.locator("select").selectOption(part);
         row.getByText("Replace these").click();
         assertThat(page.getByText("Replaced in 2 regions.")).isVisible();
         assertThat(page.locator("tr.is-stranger").filter(new Locator.FilterOptions().setHasText("Waistcoat")))

@@ -34,6 +34,18 @@ public record GapModel(StrengthModel strength, RegionModel region) {
         RegionTree tree = RegionTree.of(graph, strength);
         int[] regions = RegionChoice.of(tree, region.probabilities(tree), PRICE, SURELY_TWO)
                 .regions();
-        return MergeTree.strengths(graph, strength, regions);
+        double[] strengths = MergeTree.strengths(graph, strength, regions);
+        for (int i = 0; i < strengths.length; i++) {
+            if (isBetweenTwoThings(graph, graph.parts().get(i))) {
+                strengths[i] = Math.min(MOST_BETWEEN_THINGS, strengths[i]);
+            }
+        }
+        return strengths;
+    }
+
+    /** A long closure from one body of ink to another: a reed and a flower, a mast and the edge of the page. */
+    private static boolean isBetweenTwoThings(PieceGraph graph, Part part) {
+        return graph.strokes(part) > LONGEST_BETWEEN_THINGS
+                && !graph.ties().get(part.closure()).isOne();
     }
 }
