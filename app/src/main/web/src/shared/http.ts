@@ -28,6 +28,25 @@ export async function call<T>(path: string, body?: unknown): Promise<T> {
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
+/** Asks for an answer that comes in several lines of JSON. Throws like {@link call}. */
+export async function* lines<T>(path: string, body: unknown): AsyncGenerator<T> {
+  const headers = { ...callHeaders(), "Content-Type": "application/json" };
+  const response = await fetch(path, { method: "POST", headers, body: JSON.stringify(body) });
+  if (!response.ok) {
+    throw new Refusal(response.status, await reason(response));
+  }
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+  let text = "";
+  for (let part = await reader.read(); !part.done; part = await reader.read()) {
+    text += part.value;
+    const whole = text.split("\n");
+    text = whole.pop()!;
+    for (const line of whole) {
+      yield JSON.parse(line) as T;
+    }
+  }
+}
+
 /** Sends a file the way a form does, and is answered with JSON. Throws like {@link call}. */
 export async function send<T>(path: string, file: File): Promise<T> {
   const form = new FormData();

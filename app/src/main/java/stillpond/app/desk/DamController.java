@@ -1,9 +1,12 @@
 package stillpond.app.desk;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -11,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.HandDams;
@@ -28,10 +32,12 @@ class DamController {
 
     private final HandDams dams;
     private final SheetGaps gaps;
+    private final LineAnswers answers;
 
-    DamController(HandDams dams, SheetGaps gaps) {
+    DamController(HandDams dams, SheetGaps gaps, LineAnswers answers) {
         this.dams = dams;
         this.gaps = gaps;
+        this.answers = answers;
     }
 
     /** The dams of a desk, by the indices of openings; it may be ahead of what is stored, or try a reach. */
@@ -50,32 +56,41 @@ class DamController {
         return gaps.of(project, sheet, now.asDams());
     }
 
-    /** @param changed whether the line parts or joins anything; else nothing was changed */
-    record DrawnDam(boolean changed) {}
+    /** Somebody has taken the dam tool into the hand. */
+    @PostMapping("/dams/expected")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void expect(@PathVariable UUID project, @PathVariable UUID sheet) {
+        dams.expect(project, sheet);
+    }
 
     @PostMapping("/dams")
-    DrawnDam draw(
+    void draw(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody List<Point> line) {
-        return new DrawnDam(dams.draw(project, sheet, person.id(), requireLine(line)));
-    }
-
-    private static List<Point> requireLine(List<Point> line) {
-        if (line.size() < 2 || line.size() > MOST_POINTS) {
-            throw new IllegalArgumentException("A line has 2 to " + MOST_POINTS + " points, not " + line.size() + ".");
-        }
-        return line;
+            @RequestBody List<Point> line,
+            HttpServletResponse response)
+            throws IOException {
+        requireLine(line);
+        answers.write(response, seen -> dams.draw(project, sheet, person.id(), line, seen));
     }
 
     @PostMapping("/joins")
-    DrawnDam join(
+    void join(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody List<Point> line) {
-        return new DrawnDam(dams.join(project, sheet, person.id(), requireLine(line)));
+            @RequestBody List<Point> line,
+            HttpServletResponse response)
+            throws IOException {
+        requireLine(line);
+        answers.write(response, seen -> dams.join(project, sheet, person.id(), line, seen));
+    }
+
+    private static void requireLine(List<Point> line) {
+        if (line.size() < 2 || line.size() > MOST_POINTS) {
+            throw new IllegalArgumentException("A line has 2 to " + MOST_POINTS + " points, not " + line.size() + ".");
+        }
     }
 
     @GetMapping("/leak")

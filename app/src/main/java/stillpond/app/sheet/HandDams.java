@@ -3,8 +3,9 @@ package stillpond.app.sheet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
-import stillpond.core.format.PlaneCodec;
+import stillpond.core.format.DamPatchCodec;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.HandDam;
 import stillpond.core.gap.LeakTrace;
@@ -18,48 +19,69 @@ public class HandDams {
     private final Sheets sheets;
     private final LayerCuts cuts;
     private final LayerDams dams;
-    private final Planes planes;
+    private final OpenLayers openLayers;
 
-    HandDams(Sheets sheets, LayerCuts cuts, LayerDams dams, Planes planes) {
+    HandDams(Sheets sheets, LayerCuts cuts, LayerDams dams, OpenLayers openLayers) {
         this.sheets = sheets;
         this.cuts = cuts;
         this.dams = dams;
-        this.planes = planes;
+        this.openLayers = openLayers;
+    }
+
+    /**
+     * What a line has cut, before it is stored.
+     *
+     * @param layer the id that the layer will have
+     * @param patch what has changed; see {@link DamPatchCodec}
+     */
+    public record Cut(UUID layer, byte[] patch) {}
+
+    /** Somebody is about to draw dams here: the first one shall not have to wait until the planes are unpacked. */
+    public void expect(UUID project, UUID sheetId) {
+        openLayers.open(sheets.get(project, sheetId).frontLayer());
     }
 
     /**
      * Draws a dam: one change, which undo takes back.
      *
      * @param line two points or more, in pixels of the layer
-     * @return false if the line parts nothing; then nothing is changed
+     * @param seen told what the line has cut, before that is stored
+     * @return false if the line parts nothing; then nothing is changed, nor told
      */
-    public boolean draw(UUID project, UUID sheetId, UUID author, List<Point> line) {
+    public boolean draw(UUID project, UUID sheetId, UUID author, List<Point> line, Consumer<Cut> seen) {
         Sheet sheet = sheets.get(project, sheetId);
-        Layer layer = sheet.frontLayer();
-        HandDam.Outcome outcome =
-                HandDam.draw(dams.openings(layer), PlaneCodec.decodeInk(planes.content(layer.ink())), line);
-        if (outcome instanceof HandDam.Parted parted) {
-            cuts.split(sheet, author, parted);
+        OpenLayers.OpenLayer open = openLayers.take(sheet.frontLayer());
+        if (HandDam.draw(open.openings(), open.ink(), line) instanceof HandDam.Parted parted) {
+            store(sheet, author, open, parted, seen);
             return true;
         }
+        openLayers.keep(sheet.frontLayer(), open);
         return false;
     }
 
     /**
      * Joins the regions on both sides of the ink that a line crosses, for filling only: one change, which undo takes back.
      *
-     * @return false if the line stays in one cell; then nothing is changed
+     * @param seen told what has changed, before that is stored
+     * @return false if the line stays in one cell; then nothing is changed, nor told
      */
-    public boolean join(UUID project, UUID sheetId, UUID author, List<Point> line) {
+    public boolean join(UUID project, UUID sheetId, UUID author, List<Point> line, Consumer<Cut> seen) {
         Sheet sheet = sheets.get(project, sheetId);
-        Layer layer = sheet.frontLayer();
-        Openings before = dams.openings(layer);
-        Openings joined = HandDam.joined(before, PlaneCodec.decodeInk(planes.content(layer.ink())), line);
-        if (joined.openings().size() == before.openings().size()) {
+        OpenLayers.OpenLayer open = openLayers.take(sheet.frontLayer());
+        Openings joined = HandDam.joined(open.openings(), open.ink(), line);
+        if (joined.openings().size() == open.openings().openings().size()) {
+            openLayers.keep(sheet.frontLayer(), open);
             return false;
         }
-        cuts.split(sheet, author, new HandDam.Parted(joined, Set.of(), List.of(), List.of()));
+        store(sheet, author, open, new HandDam.Parted(joined, Set.of(), List.of(), List.of()), seen);
         return true;
+    }
+
+    private void store(Sheet sheet, UUID author, OpenLayers.OpenLayer open, HandDam.Parted parted, Consumer<Cut> seen) {
+        UUID layer = UUID.randomUUID();
+        seen.accept(new Cut(layer, DamPatchCodec.encode(open.openings().openings(), parted)));
+        OpenLayers.OpenLayer cut = new OpenLayers.OpenLayer(parted.openings(), open.ink());
+        openLayers.keep(cuts.split(sheet, author, layer, parted, open.ink()), cut);
     }
 
     /** The openings, by index, through which a fill would run from one cell to another, in the order of the way; none if it would not get there. */

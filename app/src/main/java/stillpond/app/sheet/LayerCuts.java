@@ -15,6 +15,7 @@ import stillpond.core.fill.MovedFills;
 import stillpond.core.fill.UndoLine;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.HandDam;
+import stillpond.core.ink.InkPlane;
 
 /** Lets a layer with other cells take the place of the present one, and brings over what was done to it. */
 @Service
@@ -92,18 +93,22 @@ class LayerCuts {
         return fresh;
     }
 
-    /** Lets a layer whose cells a dam drawn by hand has split take the place of the present one; the parts of a cell wear what it wore. */
-    void split(Sheet before, UUID author, HandDam.Parted parted) {
+    /**
+     * Lets a layer whose cells a dam drawn by hand has split take the place of the present one; the parts of a cell wear what it wore.
+     *
+     * @param id of the new layer
+     */
+    Layer split(Sheet before, UUID author, UUID id, HandDam.Parted parted, InkPlane ink) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (!old.isCurrent()) {
             throw new IllegalArgumentException(SheetChanges.ANALYSED_ANEW);
         }
-        StoredLayer fresh = old.splitInto(SplitPlanes.of(parted.openings(), old.asLayer(), planes));
+        StoredLayer fresh = old.splitInto(id, SplitPlanes.of(parted.openings(), ink, planes));
         sheet.addLayer(fresh);
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
-        layerDams.copy(old.asLayer(), fresh, parted.dam());
+        layerDams.copy(old.asLayer(), fresh, parted.openings(), parted.dam());
         groups.carrySplit(old.id(), fresh.id(), parted.split());
         Map<Integer, Fill> worn = new HashMap<>(log.worn(old.id()));
         for (CellSplit.Parts split : parted.split()) {
@@ -111,10 +116,11 @@ class LayerCuts {
                 split.parts().forEach(part -> worn.put(part, worn.get(split.cell())));
             }
         }
-        UUID id = UUID.randomUUID();
+        UUID change = UUID.randomUUID();
         UndoLine<UUID> line = log.line(sheet.id(), author);
-        StoredChange stored = StoredChange.recut(id, line.head(), log.origin(sheet, fresh.id(), author), old.id());
-        log.keep(new Entry(stored, Fills.none().becoming(Fills.of(worn))), line.made(id));
+        StoredChange stored = StoredChange.recut(change, line.head(), log.origin(sheet, fresh.id(), author), old.id());
+        log.keep(new Entry(stored, Fills.none().becoming(Fills.of(worn))), line.made(change));
+        return fresh.asLayer();
     }
 
     private List<Recuts.LostFill> lost(Layer layer, List<Integer> cells) {

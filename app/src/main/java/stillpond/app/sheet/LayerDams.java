@@ -69,7 +69,7 @@ class LayerDams {
         Layer layer = fresh.asLayer();
         InkPlane ink = PlaneCodec.decodeInk(planes.content(layer.ink()));
         Openings redrawn = CarriedHandDams.redraw(before, openings(layer), ink, placing.get());
-        return fresh.splitInto(SplitPlanes.of(redrawn, layer, planes));
+        return fresh.splitInto(fresh.id(), SplitPlanes.of(redrawn, ink, planes));
     }
 
     /** Brings over what was said about the openings of the layer that stood here before. */
@@ -87,12 +87,12 @@ class LayerDams {
         fresh.setRegions(Regions.of(openings, carried).ofCells());
     }
 
-    /** Takes over what was said about the openings of another layer that begin with the same ones. */
-    void copy(Layer from, StoredLayer to, Set<Integer> alsoShut) {
+    /** Takes over what was said about the openings of another layer that begin with the same ones as those of a new one. */
+    void copy(Layer from, StoredLayer to, Openings openings, Set<Integer> alsoShut) {
         Dams after = of(from).shutting(alsoShut);
         dams.copy(from.id(), to.id());
         alsoShut.forEach(opening -> dams.set(to.id(), opening, DamState.SHUT.name()));
         to.setReach(from.reach());
-        to.setRegions(Regions.of(openings(to.asLayer()), after).ofCells());
+        to.setRegions(Regions.of(openings, after).ofCells());
     }
 }

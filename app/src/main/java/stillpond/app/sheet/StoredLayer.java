@@ -53,7 +53,11 @@ class StoredLayer {
     protected StoredLayer() {}
 
     StoredLayer(int position, LayerPlanes planes) {
-        this.id = UUID.randomUUID();
+        this(UUID.randomUUID(), position, planes);
+    }
+
+    private StoredLayer(UUID id, int position, LayerPlanes planes) {
+        this.id = id;
         this.position = position;
         this.current = true;
         this.inkThreshold = boxed(planes.settings().threshold());
@@ -93,9 +97,10 @@ class StoredLayer {
                         smallCells));
     }
 
-    /** The same line art in more cells. */
-    StoredLayer splitInto(SplitPlanes planes) {
+    /** The same line art in more cells, as the layer with an id. */
+    StoredLayer splitInto(UUID newId, SplitPlanes planes) {
         return new StoredLayer(
+                newId,
                 position,
                 new LayerPlanes(
                         analysisVersion,

@@ -29,14 +29,21 @@ export class DamTool {
   private brushing = false;
 
   constructor(
-    private readonly path: string,
+    path: string,
     private readonly newCells: NewCells,
     private readonly regions: Regions,
     private readonly work: Work,
     private readonly hand: Hand,
     private readonly view: SheetView,
     private readonly overlay: Overlay,
-  ) {}
+  ) {
+    // So that the first line does not wait until the server has unpacked the sheet.
+    hand.damming.listen((damming) => {
+      if (damming) {
+        void call(`${path}/dams/expected`, {}).catch(() => {});
+      }
+    });
+  }
 
   /**
    * @param lifting openings passed are left open, not dammed
@@ -115,19 +122,11 @@ export class DamTool {
   private async draw(line: Point[], lifting: boolean): Promise<void> {
     this.hand.said.set(lifting ? "Joining the regions" : "Drawing the dam");
     try {
-      const { changed } = await call<{ changed: boolean }>(
-        `${this.path}/${lifting ? "joins" : "dams"}`,
-        line,
-      );
-      if (changed) {
-        await this.newCells.takeOver();
-      } else {
+      if (!(await this.newCells.draw(lifting ? "joins" : "dams", line))) {
         this.work.notice.set(lifting ? JOINS_NOTHING : PARTS_NOTHING);
       }
     } catch {
-      this.work.notice.set(
-        "The server did not answer, so the line was not kept. Draw it again when it is back.",
-      );
+      this.work.notice.set("The line could not be stored, so it was not kept. Draw it again.");
     }
   }
 

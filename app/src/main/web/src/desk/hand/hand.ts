@@ -266,11 +266,11 @@ export class Hand {
     if (this.undoElsewhere()) {
       return;
     }
-    this.tell("Undone", this.work.undo());
+    this.work.whenCut(() => this.tell("Undone", this.work.undo()));
   }
 
   redo(): void {
-    this.tell("Done again", this.work.redo());
+    this.work.whenCut(() => this.tell("Done again", this.work.redo()));
   }
 
   private fillHereNow(): Fill | undefined {

@@ -136,6 +136,14 @@ export class Fills {
     this.filled.set(0);
   }
 
+  /** Goes on with more cells: those that were there keep their fills, the others wear none yet. */
+  grow(layer: string, cellCount: number): void {
+    this.layer = layer;
+    while (this.fillOfCell.length < cellCount) {
+      this.fillOfCell.push(NO_FILL);
+    }
+  }
+
   /** Takes over what the server knows. */
   load(state: LayerState): void {
     const wanted = new Array<Fill>(this.cellCount).fill(NO_FILL);

@@ -1,13 +1,24 @@
-import { call } from "../../shared/http";
+import { call, lines } from "../../shared/http";
 import type { Hand } from "../hand/hand";
+import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { SmallPicture } from "../view/small-picture";
+import { hasRoomFor, patchMap, patchOpenings, readDamPatch, type DamPatch } from "./dam-patch";
 import type { Fills } from "./fills";
 import { fetchOpenings } from "./openings";
 import { fetchCellMap, fetchCells, fetchInk } from "./planes";
 import type { Regions } from "./regions";
 import type { DeskState, LayerState } from "./state";
 import type { Work } from "./work";
+
+/** One line of what the server says of a line that was drawn; see docs/formats.md. */
+interface LineAnswer {
+  readonly changed?: boolean;
+  readonly layer?: string;
+  readonly patch?: string;
+  readonly stored?: boolean;
+  readonly reason?: string | null;
+}
 
 /** Takes over cells that the server has cut anew (a dam drawn by hand, gaps found meanwhile) while the sheet stays open as it is. */
 export class NewCells {
@@ -24,6 +35,35 @@ export class NewCells {
     private readonly hand: Hand,
     private readonly small: SmallPicture,
   ) {}
+
+  /**
+   * Has the server draw a line, and shows what it cuts before that is stored; done when it is. Until then changes wait.
+   *
+   * @returns whether the line changes anything; throws if it could not be stored
+   */
+  draw(what: "dams" | "joins", line: readonly Point[]): Promise<boolean> {
+    return this.work.whileCutting(async () => {
+      let changed = false;
+      let stored = false;
+      try {
+        for await (const answer of lines<LineAnswer>(`${this.sheetPath}/${what}`, line)) {
+          if (answer.patch !== undefined) {
+            changed = true;
+            this.patch(answer.layer!, readDamPatch(answer.patch));
+          }
+          stored ||= answer.stored === true;
+        }
+      } finally {
+        if (changed) {
+          await this.takeOver();
+        }
+      }
+      if (changed && !stored) {
+        throw new Error("The line could not be stored.");
+      }
+      return changed;
+    });
+  }
 
   /** Done when the sheet is shown as the server has it; asked again meanwhile, it looks again. */
   takeOver(): Promise<void> {
@@ -44,6 +84,8 @@ export class NewCells {
       }
       if (layer.id !== this.present.id) {
         await this.become(state, layer);
+      } else if (layer.cells !== this.present.cells) {
+        await this.settle(state, layer);
       }
     }
   }
@@ -60,6 +102,41 @@ export class NewCells {
     this.view.become(map);
     this.fills.become(layer.id, layer.cellCount);
     this.regions.become(map, openings, layer);
+    this.work.takeOver(state);
+    this.small.show(smallCells, smallInk, layer.widthPx);
+  }
+
+  /** Goes on with cells that are not stored yet; the planes of the present layer are those from before. */
+  private patch(id: string, patch: DamPatch): void {
+    if (!hasRoomFor(this.regions.map.plane, patch)) {
+      // Too many cells for short numbers: the stored plane comes with long ones.
+      return;
+    }
+    const map = patchMap(this.regions.map, patch);
+    const said = this.regions.dams();
+    const shut = [...said.shut, ...patch.dam];
+    this.present = { ...this.present, ...said, id, cellCount: map.cells.length, shut };
+    this.hand.letGo();
+    const worn = patch.split.map(({ cell, parts }) => ({
+      fill: this.fills.of(cell),
+      parts: [...parts.keys()],
+    }));
+    this.view.patch(
+      map,
+      patch.boxes.map(({ box }) => box),
+    );
+    this.fills.grow(id, map.cells.length);
+    worn.forEach(({ fill, parts }) => parts.forEach((part) => this.fills.set(part, fill)));
+    this.regions.become(map, patchOpenings(this.regions.openings, patch), this.present);
+  }
+
+  /** The cells that are shown have been stored. */
+  private async settle(state: DeskState, layer: LayerState): Promise<void> {
+    const [smallCells, smallInk] = await Promise.all([
+      fetchCells(layer.smallCells, layer.cellCount),
+      fetchInk(layer.smallInk),
+    ]);
+    this.present = layer;
     this.work.takeOver(state);
     this.small.show(smallCells, smallInk, layer.widthPx);
   }

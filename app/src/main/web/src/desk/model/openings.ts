@@ -41,7 +41,7 @@ export async function fetchOpenings(path: string | null): Promise<Openings> {
   return { strokePx, defaultReach, isLimited, all };
 }
 
-function readOpening(reader: NumberReader, index: number): Opening {
+export function readOpening(reader: NumberReader, index: number): Opening {
   const first = reader.number();
   const second = reader.number();
   const byHand = reader.number() === BY_HAND;

@@ -28,7 +28,8 @@ export class Outbox {
   private readonly queue: ChangeMessage[] = [];
   private readonly prefix: string;
   private sequence = Date.now();
-  private sending = false;
+  private sending: Promise<void> | undefined;
+  private held = false;
   private retryMs = FIRST_RETRY_MS;
 
   /** @param owner whose changes these are: another person at the same browser must not send them */
@@ -69,11 +70,27 @@ export class Outbox {
     return this.queue;
   }
 
-  private async send(): Promise<void> {
-    if (this.sending) {
+  /** Sends nothing while something runs that must come first; it begins when what is on its way has arrived. */
+  async hold<T>(first: () => Promise<T>): Promise<T> {
+    await this.send();
+    this.held = true;
+    try {
+      return await first();
+    } finally {
+      this.held = false;
+      void this.send();
+    }
+  }
+
+  private send(): Promise<void> {
+    this.sending ??= this.sendAll().finally(() => (this.sending = undefined));
+    return this.sending;
+  }
+
+  private async sendAll(): Promise<void> {
+    if (this.held) {
       return;
     }
-    this.sending = true;
     try {
       while (this.queue.length > 0) {
         if (this.delivery.get() === "saved") {
@@ -86,8 +103,6 @@ export class Outbox {
       this.delivery.set("saved");
     } catch (error) {
       this.wait(error);
-    } finally {
-      this.sending = false;
     }
   }
 

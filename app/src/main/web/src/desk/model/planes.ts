@@ -109,7 +109,7 @@ function readPlane(reader: NumberReader, cellCount: number): CellPlane {
   return { width, height, numbers };
 }
 
-function readCell(reader: NumberReader): Cell {
+export function readCell(reader: NumberReader): Cell {
   return {
     area: reader.number(),
     x: reader.number(),

@@ -25,6 +25,8 @@ export class Work {
   /** Counts up when the server speaks of cells that this desk does not have. */
   readonly cutAnew = atom(0);
 
+  /** Done when cells that are just being cut are stored; undefined while none are. */
+  private cutting: Promise<unknown> | undefined;
   private undoable: MadeChange[] = [];
   private redoable: MadeChange[] = [];
   private previewed: Swap[] = [];
@@ -115,6 +117,33 @@ export class Work {
       this.make({ id: crypto.randomUUID(), kind: "redo", concerns: change.id });
     }
     return change;
+  }
+
+  /** Lets changes wait while cells are cut that the server does not have yet. */
+  async whileCutting<T>(cut: () => Promise<T>): Promise<T> {
+    const before = this.cutting;
+    const running = (async () => {
+      await before;
+      return this.outbox.hold(cut);
+    })();
+    const quiet = running.catch(() => {});
+    this.cutting = quiet;
+    try {
+      return await running;
+    } finally {
+      if (this.cutting === quiet) {
+        this.cutting = undefined;
+      }
+    }
+  }
+
+  /** Acts at once, or when cells that are just being cut are stored: what is undone then is the cut. */
+  whenCut(act: () => void): void {
+    if (this.cutting) {
+      void this.cutting.then(() => this.whenCut(act));
+    } else {
+      act();
+    }
   }
 
   private make(message: ChangeMessage): void {

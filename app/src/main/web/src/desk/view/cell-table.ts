@@ -5,9 +5,9 @@ const WIDTH = 1024;
 
 /** A few bytes for each cell that the shaders look up. */
 export class CellTable {
-  readonly bytes: Uint8Array<ArrayBuffer>;
-  readonly texture: WebGLTexture;
-  private readonly rows: number;
+  bytes: Uint8Array<ArrayBuffer> = new Uint8Array();
+  texture!: WebGLTexture;
+  private rows = 0;
   private changed = true;
 
   /** @param kind one byte for each cell, to be read as a whole number, or four, as a colour */
@@ -16,6 +16,22 @@ export class CellTable {
     private readonly kind: "number" | "colour",
     cellCount: number,
   ) {
+    this.make(cellCount);
+  }
+
+  /** Makes room for more cells; what is known of the others stays. */
+  grow(cellCount: number): void {
+    if (cellCount > this.rows * WIDTH) {
+      const { bytes } = this;
+      this.dispose();
+      this.make(cellCount);
+      this.bytes.set(bytes);
+      this.changed = true;
+    }
+  }
+
+  private make(cellCount: number): void {
+    const { gl, kind } = this;
     this.rows = Math.ceil(cellCount / WIDTH);
     this.bytes = new Uint8Array(this.rows * WIDTH * (kind === "colour" ? 4 : 1));
     this.texture = nearestTexture(gl);

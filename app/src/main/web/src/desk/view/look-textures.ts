@@ -29,6 +29,10 @@ export class LookTextures {
     this.cells = new CellTable(this.gl, "colour", cellCount);
   }
 
+  grow(cellCount: number): void {
+    this.cells.grow(cellCount);
+  }
+
   set(cell: number, look: number | undefined): void {
     const number = look === undefined ? 0 : look + 1;
     this.cells.bytes.set([number & 255, number >> 8, 0, 0], 4 * cell);

@@ -94,6 +94,14 @@ export class Renderer {
     this.tiles.forEach((tile) => tile.become(cells));
   }
 
+  /** Goes on with more cells, which differ in some boxes alone. */
+  patch(cells: CellPlane, cellCount: number, boxes: readonly Box[]): void {
+    this.colours.grow(cellCount);
+    this.marks.grow(cellCount);
+    this.looks.grow(cellCount);
+    boxes.forEach((box) => this.tiles.forEach((tile) => tile.patch(cells, box)));
+  }
+
   /** Marks these cells, which lie in a box, and no others as pointed at. */
   point(cells: readonly number[], box: Box | undefined): void {
     this.pointed = box;

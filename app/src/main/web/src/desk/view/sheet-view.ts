@@ -63,6 +63,13 @@ export class SheetView {
     this.draw();
   }
 
+  /** Goes on with more cells, which differ in some boxes alone. */
+  patch(map: CellMap, boxes: readonly Box[]): void {
+    this.map = map;
+    this.renderer.patch(map.plane, map.cells.length, boxes);
+    this.draw();
+  }
+
   /** Calls back whenever the sheet lies elsewhere on the screen. */
   onMove(moved: () => void): void {
     this.moved.push(moved);

@@ -34,6 +34,18 @@ export class Tile {
     this.cells = cellTexture(this.gl, cells, this.box);
   }
 
+  /** Takes over cells that differ in a box alone. */
+  patch(cells: CellPlane, changed: Box): void {
+    const box = common(this.box, changed);
+    if (box.width <= 0 || box.height <= 0) {
+      return;
+    }
+    this.gl.bindTexture(this.gl.TEXTURE_2D, this.cells);
+    for (let level = 0; level < levelsOf(this.box); level++) {
+      fillLevel(this.gl, cells, this.box, level, box);
+    }
+  }
+
   draw(pass: Pass): void {
     const { x, y, width, height } = this.box;
     pass.set("tile", x, y, width, height);
@@ -71,33 +83,60 @@ function fromTheStart(gl: WebGL2RenderingContext): void {
 /** With coarser copies of itself, so that a whole large page is drawn without reaching for all its pixels. */
 function cellTexture(gl: WebGL2RenderingContext, cells: CellPlane, box: Box): WebGLTexture {
   const texture = nearestTexture(gl);
-  fromBox(gl, cells.width, box);
+  const levels = levelsOf(box);
   const short = cells.numbers instanceof Uint16Array;
-  const type = short ? gl.UNSIGNED_SHORT : gl.UNSIGNED_INT;
-  const levels = 1 + Math.min(MAX_CELL_LEVEL, Math.floor(Math.log2(Math.max(box.width, box.height))));
   gl.texParameteri(gl.TEXTURE_2D, gl.TEXTURE_MIN_FILTER, gl.NEAREST_MIPMAP_NEAREST);
   gl.texStorage2D(gl.TEXTURE_2D, levels, short ? gl.R16UI : gl.R32UI, box.width, box.height);
-  gl.texSubImage2D(gl.TEXTURE_2D, 0, 0, 0, box.width, box.height, gl.RED_INTEGER, type, cells.numbers);
-  fromTheStart(gl);
-  for (let level = 1; level < levels; level++) {
-    const { width, height, numbers } = everyNth(cells, box, 1 << level);
-    gl.texSubImage2D(gl.TEXTURE_2D, level, 0, 0, width, height, gl.RED_INTEGER, type, numbers);
+  for (let level = 0; level < levels; level++) {
+    fillLevel(gl, cells, box, level, box);
   }
   return texture;
 }
 
-/** The cell numbers of every nth pixel of every nth row of a box. */
-function everyNth(cells: CellPlane, box: Box, n: number): CellPlane {
-  const width = Math.max(1, Math.floor(box.width / n));
-  const height = Math.max(1, Math.floor(box.height / n));
+function levelsOf(box: Box): number {
+  return 1 + Math.min(MAX_CELL_LEVEL, Math.floor(Math.log2(Math.max(box.width, box.height))));
+}
+
+/**
+ * Brings the cells of a part of a tile to a level of its texture, which is bound: every second, fourth, eighth pixel of every such row.
+ *
+ * @param part within the tile
+ */
+function fillLevel(gl: WebGL2RenderingContext, cells: CellPlane, tile: Box, level: number, part: Box): void {
+  const type = cells.numbers instanceof Uint16Array ? gl.UNSIGNED_SHORT : gl.UNSIGNED_INT;
+  if (level === 0) {
+    fromBox(gl, cells.width, part);
+    const [x, y] = [part.x - tile.x, part.y - tile.y];
+    gl.texSubImage2D(gl.TEXTURE_2D, 0, x, y, part.width, part.height, gl.RED_INTEGER, type, cells.numbers);
+    fromTheStart(gl);
+    return;
+  }
+  const n = 1 << level;
+  const [columns, rows] = [Math.max(1, Math.floor(tile.width / n)), Math.max(1, Math.floor(tile.height / n))];
+  const xStart = Math.ceil((part.x - tile.x) / n);
+  const yStart = Math.ceil((part.y - tile.y) / n);
+  const width = Math.min(columns, Math.ceil((part.x + part.width - tile.x) / n)) - xStart;
+  const height = Math.min(rows, Math.ceil((part.y + part.height - tile.y) / n)) - yStart;
+  if (width <= 0 || height <= 0) {
+    return;
+  }
   const numbers = new (cells.numbers instanceof Uint16Array ? Uint16Array : Uint32Array)(width * height);
   for (let y = 0, to = 0; y < height; y++) {
-    let from = (box.y + y * n) * cells.width + box.x;
+    let from = (tile.y + (yStart + y) * n) * cells.width + tile.x + xStart * n;
     for (const end = to + width; to < end; from += n) {
       numbers[to++] = cells.numbers[from]!;
     }
   }
-  return { width, height, numbers };
+  gl.pixelStorei(gl.UNPACK_ALIGNMENT, 1);
+  gl.texSubImage2D(gl.TEXTURE_2D, level, xStart, yStart, width, height, gl.RED_INTEGER, type, numbers);
+}
+
+/** What two boxes have in common; without width or height if they have nothing. */
+function common(a: Box, b: Box): Box {
+  const [x, y] = [Math.max(a.x, b.x), Math.max(a.y, b.y)];
+  const width = Math.min(a.x + a.width, b.x + b.width) - x;
+  const height = Math.min(a.y + a.height, b.y + b.height) - y;
+  return { x, y, width, height };
 }
 
 /** The level of a tile's cells whose pixels are at most half as large as those of the screen. */

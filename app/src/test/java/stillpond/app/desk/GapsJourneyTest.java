@@ -136,6 +136,30 @@ class GapsJourneyTest {
         assertThat(page.evaluate("() => window.isStillHere")).isEqualTo(true);
     }
 
+    /** What is undone is what was done last, stored or not; and a fill on a part that is not stored yet gets there. */
+    @Test
+    void whatFollowsADamAtOnceFollowsIt() {
+        DeskPage desk =
+                open("<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>");
+        desk.take("Coat");
+        desk.click(800, 1000);
+        desk.press("t");
+        desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));
+        desk.press("Control+z");
+        desk.expectLeft("1 of 2 regions left");
+        assertThat(desk.shown(2200, 1000)).as("the fill before the dam stays").isEqualTo(COAT);
+        desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));
+        desk.press("Escape");
+        desk.take("Scarf");
+        desk.click(2200, 1000);
+        desk.expectSaved();
+        desk.page().reload();
+        desk.waitUntilOpen();
+        desk.expectLeft("1 of 3 regions left");
+        assertThat(desk.shown(800, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(2200, 1000)).isNotEqualTo(COAT).isNotEqualTo(PAPER);
+    }
+
     /** A stroke that is no border is crossed out for filling; the ink stays. */
     @Test
     void regionsOnBothSidesOfAStrokeAreJoined() {

@@ -3,6 +3,8 @@ package stillpond.app.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
@@ -17,9 +19,11 @@ import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.JdbcTemplate;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
+import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.fill.Fill;
+import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.DamState;
 import stillpond.core.gap.Dams;
@@ -31,6 +35,9 @@ import stillpond.core.ink.Pencil;
 
 /** A box with a gap at (300, 100) and a closed one; places in the units of the drawing, 600 x 400, a unit being 5 pixels. */
 class DamsTest {
+
+    /** Through the closed box, whose ends are carried on to its ink. */
+    private static final List<Point> ACROSS = List.of(new Point(2250, 1000), new Point(2760, 1025));
 
     private final TestPond pond = TestPond.shared();
     private final SheetChanges changes = pond.bean(SheetChanges.class);
@@ -78,7 +85,8 @@ class DamsTest {
         lay(500, 200);
         HandDams hand = pond.bean(HandDams.class);
         List<Point> line = List.of(new Point(450 * 5, 200 * 5), new Point(552 * 5, 205 * 5));
-        assertThat(hand.draw(work.project(), sheet, work.account(), line)).isTrue();
+        assertThat(hand.draw(work.project(), sheet, work.account(), line, cut -> {}))
+                .isTrue();
         assertThat(inOneRegion(500, 150, 500, 250)).isFalse();
         assertThat(worn(500, 150)).isEqualTo(worn(500, 250)).isNotEqualTo(Fill.NONE);
         assertThat(inOneRegion(300, 200, 30, 30)).isFalse();
@@ -94,9 +102,14 @@ class DamsTest {
     @Test
     void whatWasDrawnByHandIsDrawnAgainOnANewAnalysis() {
         HandDams hand = pond.bean(HandDams.class);
-        hand.draw(work.project(), sheet, work.account(), List.of(new Point(2250, 1000), new Point(2760, 1025)));
+        hand.draw(work.project(), sheet, work.account(), ACROSS, cut -> {});
         lay(500, 150);
-        hand.join(work.project(), sheet, work.account(), List.of(new Point(2500, 1300), new Point(2500, 1600)));
+        hand.join(
+                work.project(),
+                sheet,
+                work.account(),
+                List.of(new Point(2500, 1300), new Point(2500, 1600)),
+                cut -> {});
         assertThat(inOneRegion(500, 250, 500, 350)).isTrue();
 
         InkSettings darker = new InkSettings(OptionalInt.of(100), OptionalInt.empty(), Pencil.NONE);
@@ -111,7 +124,7 @@ class DamsTest {
     @Test
     void aSheetOfAnOlderAnalysisIsAnalysedAgainWithoutLosingAnything() {
         HandDams hand = pond.bean(HandDams.class);
-        hand.draw(work.project(), sheet, work.account(), List.of(new Point(2250, 1000), new Point(2760, 1025)));
+        hand.draw(work.project(), sheet, work.account(), ACROSS, cut -> {});
         lay(500, 150);
         lay(300, 200);
         say(DamState.OPEN, openingsOf(300, 200));
@@ -150,9 +163,62 @@ class DamsTest {
     void aLineThatPartsNothingChangesNothing() {
         UUID before = layer().id();
         List<Point> line = List.of(new Point(480 * 5, 200 * 5), new Point(520 * 5, 200 * 5));
-        assertThat(pond.bean(HandDams.class).draw(work.project(), sheet, work.account(), line))
+        assertThat(pond.bean(HandDams.class).draw(work.project(), sheet, work.account(), line, cut -> {}))
                 .isFalse();
         assertThat(layer().id()).isEqualTo(before);
+    }
+
+    /** A desk shows the new cells while they are still being stored, and knows the layer by the id that it will have. */
+    @Test
+    void whatALineHasCutIsToldBeforeItIsStored() {
+        HandDams hand = pond.bean(HandDams.class);
+        UUID before = layer().id();
+        List<UUID> told = new ArrayList<>();
+        hand.draw(work.project(), sheet, work.account(), ACROSS, cut -> {
+            assertThat(layer().id()).isEqualTo(before);
+            told.add(cut.layer());
+        });
+        assertThat(told).containsExactly(layer().id());
+    }
+
+    /** The second one is drawn into what the first one has left in memory. */
+    @Test
+    void aDamAfterAnotherIsDrawnIntoWhatIsStored() {
+        HandDams hand = pond.bean(HandDams.class);
+        hand.expect(work.project(), sheet);
+        hand.draw(work.project(), sheet, work.account(), ACROSS, cut -> {});
+        hand.draw(
+                work.project(), sheet, work.account(), List.of(new Point(2500, 550), new Point(2505, 1040)), cut -> {});
+        assertThat(inOneRegion(460, 150, 540, 150)).isFalse();
+        assertThat(inOneRegion(460, 150, 500, 250)).isFalse();
+        OpenLayers.OpenLayer inMemory = pond.bean(OpenLayers.class).take(layer());
+        assertThat(PlaneCodec.encode(inMemory.openings().cells()))
+                .isEqualTo(pond.bean(Planes.class).content(layer().cells()));
+        assertThat(OpeningsCodec.encode(inMemory.openings()))
+                .isEqualTo(pond.bean(Planes.class).content(layer().openings()));
+    }
+
+    @Test
+    void aLineIsAnsweredWithItsPatchAndThenThatItIsStored() {
+        Visitor visitor = Visitor.signedIn(pond, work.person());
+        String path = "/projects/" + work.project() + "/sheets/" + sheet;
+        assertThat(visitor.post(path + "/dams/expected", "{}").statusCode()).isEqualTo(204);
+        String line = "[{\"x\":2250,\"y\":1000},{\"x\":2760,\"y\":1025}]";
+        HttpResponse<String> answer = visitor.post(path + "/dams", line);
+        assertThat(answer.headers().firstValue("Content-Type")).hasValue("application/x-ndjson");
+        assertThat(answer.body().lines())
+                .satisfiesExactly(
+                        seen -> assertThat(seen)
+                                .contains("\"changed\":true", layer().id().toString()),
+                        stored -> assertThat(stored).contains("\"stored\":true"));
+        assertThat(visitor.post(path + "/dams", line).body())
+                .as("again, along the dam")
+                .contains("\"changed\":false");
+        assertThat(visitor.post(path + "/dams", "[{\"x\":1,\"y\":1}]").statusCode())
+                .isEqualTo(400);
+        assertThat(visitor.post("/projects/" + work.project() + "/sheets/" + UUID.randomUUID() + "/dams", line)
+                        .statusCode())
+                .isEqualTo(404);
     }
 
     @Test

@@ -1,10 +1,11 @@
 package stillpond.core.cell;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 
-/** How the lengths of borders change where numbers of a plane were changed: only edges of changed pixels are counted. */
+/** How the lengths of borders change where numbers of a plane were changed: only edges there are counted. */
 final class BorderChanges {
 
     private final CellPlane plane;
@@ -15,38 +16,54 @@ final class BorderChanges {
         this.plane = plane;
     }
 
-    /** @param former what stood where numbers have just been changed */
+    /**
+     * Counts all edges in the box and on its sides, as they are and as they were: those that stayed take each other away.
+     *
+     * @param former what stood where numbers have just been changed
+     */
     void add(PlanePatch former) {
         Box box = former.box();
-        int xEnd = Math.min(plane.widthPx(), box.xEndExclusive() + 1);
-        int yEnd = Math.min(plane.heightPx(), box.yEndExclusive() + 1);
-        for (int y = Math.max(0, box.yStart() - 1); y < yEnd; y++) {
-            for (int x = Math.max(0, box.xStart() - 1); x < xEnd; x++) {
-                if (x + 1 < xEnd) {
-                    addEdge(former, x, y, x + 1, y);
-                }
-                if (y + 1 < yEnd) {
-                    addEdge(former, x, y, x, y + 1);
-                }
+        int page = box.yStart() * plane.widthPx() + box.xStart();
+        countWithin(plane.numbers(), page, plane.widthPx(), box, gained);
+        countWithin(former.numbers(), 0, box.widthPx(), box, lost);
+        for (int y = box.yStart(); y < box.yEndExclusive(); y++) {
+            countSide(former, box.xStart(), y, box.xStart() - 1, y);
+            countSide(former, box.xEndExclusive() - 1, y, box.xEndExclusive(), y);
+        }
+        for (int x = box.xStart(); x < box.xEndExclusive(); x++) {
+            countSide(former, x, box.yStart(), x, box.yStart() - 1);
+            countSide(former, x, box.yEndExclusive() - 1, x, box.yEndExclusive());
+        }
+    }
+
+    private static void countWithin(int[] numbers, int start, int stride, Box box, PairCounts counts) {
+        for (int y = 0; y < box.heightPx(); y++) {
+            int row = start + y * stride;
+            countBetween(numbers, row, row + 1, box.widthPx() - 1, counts);
+            if (y > 0) {
+                countBetween(numbers, row, row - stride, box.widthPx(), counts);
             }
         }
     }
 
-    private void addEdge(PlanePatch former, int x, int y, int besideX, int besideY) {
-        int now = plane.numberAt(x, y);
-        int nowBeside = plane.numberAt(besideX, besideY);
-        int then = numberThen(former, x, y, now);
-        int thenBeside = numberThen(former, besideX, besideY, nowBeside);
-        if (now != then || nowBeside != thenBeside) {
-            count(gained, now, nowBeside);
-            count(lost, then, thenBeside);
+    /** Counts the places where two stretches of a length differ, at the speed at which arrays are compared. */
+    private static void countBetween(int[] numbers, int first, int second, int length, PairCounts counts) {
+        for (int i = 0; i < length; i++) {
+            int equal = Arrays.mismatch(numbers, first + i, first + length, numbers, second + i, second + length);
+            if (equal < 0) {
+                return;
+            }
+            i += equal;
+            count(counts, numbers[first + i], numbers[second + i]);
         }
     }
 
-    private static int numberThen(PlanePatch former, int x, int y, int now) {
-        Box box = former.box();
-        boolean inside = x >= box.xStart() && y >= box.yStart() && x < box.xEndExclusive() && y < box.yEndExclusive();
-        return inside ? former.numbers()[(y - box.yStart()) * box.widthPx() + x - box.xStart()] : now;
+    private void countSide(PlanePatch former, int x, int y, int outsideX, int outsideY) {
+        if (outsideX >= 0 && outsideY >= 0 && outsideX < plane.widthPx() && outsideY < plane.heightPx()) {
+            int outside = plane.numberAt(outsideX, outsideY);
+            count(gained, plane.numberAt(x, y), outside);
+            count(lost, former.numberAt(x, y), outside);
+        }
     }
 
     private static void count(PairCounts counts, int a, int b) {

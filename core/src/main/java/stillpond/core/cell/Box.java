@@ -1,7 +1,5 @@
 package stillpond.core.cell;
 
-import java.util.stream.IntStream;
-
 /** A box of pixels; ends are exclusive. */
 public record Box(int xStart, int yStart, int xEndExclusive, int yEndExclusive) {
 
@@ -26,21 +24,30 @@ public record Box(int xStart, int yStart, int xEndExclusive, int yEndExclusive) 
         while (bottom > top && !isInRow(plane, cell, bottom - 1, left, right)) {
             bottom--;
         }
-        while (left < right && !isInColumn(plane, cell, left, top, bottom)) {
-            left++;
+        int first = right;
+        int last = left - 1;
+        for (int y = top; y < bottom; y++) {
+            int x = left;
+            while (x < first && plane.numberAt(x, y) != cell) {
+                x++;
+            }
+            first = x;
+            x = right - 1;
+            while (x > last && plane.numberAt(x, y) != cell) {
+                x--;
+            }
+            last = x;
         }
-        while (right > left && !isInColumn(plane, cell, right - 1, top, bottom)) {
-            right--;
-        }
-        return new Box(left, top, right, bottom);
+        return new Box(first, top, last + 1, bottom);
     }
 
     private static boolean isInRow(CellPlane plane, int cell, int y, int xStart, int xEnd) {
-        return IntStream.range(xStart, xEnd).anyMatch(x -> plane.numberAt(x, y) == cell);
-    }
-
-    private static boolean isInColumn(CellPlane plane, int cell, int x, int yStart, int yEnd) {
-        return IntStream.range(yStart, yEnd).anyMatch(y -> plane.numberAt(x, y) == cell);
+        for (int x = xStart; x < xEnd; x++) {
+            if (plane.numberAt(x, y) == cell) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether it reaches the edge of a sheet. */

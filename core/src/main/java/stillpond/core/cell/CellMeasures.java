@@ -105,6 +105,15 @@ final class CellMeasures {
         }
     }
 
+    /** Where a cell's deepest point lies. */
+    int deepestOf(int cell) {
+        return deepestIndex[cell];
+    }
+
+    double depthOf(int cell) {
+        return Math.sqrt(deepestSquared[cell]);
+    }
+
     /** @param plane the finished plane, every pixel with a cell */
     List<Cell> measure(CellPlane plane) {
         Extent[] extents = new Extent[strips];
@@ -126,13 +135,7 @@ final class CellMeasures {
 
     private Cell cell(int number, Extent extent) {
         int at = deepestIndex[number];
-        return new Cell(
-                number,
-                extent.area[number],
-                extent.box(number),
-                at % width,
-                at / width,
-                Math.sqrt(deepestSquared[number]));
+        return new Cell(number, extent.area[number], extent.box(number), at % width, at / width, depthOf(number));
     }
 
     /** Area and box of every cell within some rows. */

@@ -83,17 +83,21 @@ public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former)
 
         private void measure(Cell cell, CellSplitter.Split done, List<Integer> wall) {
             int area = cell.areaPx();
-            for (int part : done.parts().subList(1, done.parts().size())) {
-                Cell measured = measured(part, done.former().box());
-                area -= measured.areaPx();
-                cells.add(measured);
+            for (int i = 1; i < done.parts().size(); i++) {
+                int partArea = done.areas()[i - 1];
+                cells.add(measured(done.parts().get(i), partArea, done.former().box()));
+                area -= partArea;
             }
             cells.set(
-                    cell.number(), isStillDeepest(cell, wall) ? kept(cell, area) : measured(cell.number(), cell.box()));
+                    cell.number(),
+                    isStillDeepest(cell, wall) ? kept(cell, area) : measured(cell.number(), area, cell.box()));
         }
 
-        private Cell measured(int number, Box box) {
-            return PartMeasure.of(number, before.plane(), box, i -> ink.isInk(i) || isWall.get(i));
+        private Cell measured(int number, int area, Box within) {
+            Box box = within.shrunkTo(before.plane(), number);
+            DeepestPlace deepest =
+                    DeepestPlace.of(number, before.plane(), box, pixel -> ink.isInk(pixel) || isWall.get(pixel));
+            return new Cell(number, area, box, deepest.x(), deepest.y(), deepest.depthPx());
         }
 
         /** What is left of a cell is nowhere deeper than it was, so its deepest place stays if the wall keeps away from it. */

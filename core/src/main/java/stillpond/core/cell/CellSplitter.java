@@ -12,7 +12,11 @@ import stillpond.core.ink.InkPlane;
 /** Splits one cell along a wall, looking only at the smaller parts and what lies around them. */
 final class CellSplitter {
 
+    /** Of the cell, but of no part yet. */
     private static final int UNSEEN = -1;
+
+    /** Beside the cell. */
+    private static final int NOBODY = -2;
 
     /** How far around the smaller parts it is looked at first which ink goes to them: further than strokes are wide. */
     private static final int MARGIN_PX = 64;
@@ -35,9 +39,10 @@ final class CellSplitter {
      * What came of it.
      *
      * @param parts their numbers, that of the cell first
+     * @param areas of the parts behind the first, in pixels
      * @param former what stood where numbers have changed, in a box around all of that
      */
-    record Split(List<Integer> parts, PlanePatch former) {}
+    record Split(List<Integer> parts, int[] areas, PlanePatch former) {}
 
     /** Renumbers the parts but the largest from a number on; empty, and nothing happens, if the wall does not part the cell. */
     Optional<Split> splitFrom(int nextNumber, List<Integer> wall) {
@@ -62,8 +67,8 @@ final class CellSplitter {
         for (int i = 0; i < parts.size(); i++) {
             partNumbers.add(nextNumber + i);
         }
-        window.renumber(partNumbers.subList(1, partNumbers.size()));
-        return Optional.of(new Split(partNumbers, former));
+        int[] areas = window.renumber(nextNumber, parts.size());
+        return Optional.of(new Split(partNumbers, areas, former));
     }
 
     private static int firstPixel(PartFlood.Part part) {
@@ -113,15 +118,20 @@ final class CellSplitter {
                 Math.min(box.yEndExclusive(), bottom + margin));
     }
 
-    /** A box in which the parts, and the ink around them, are told apart: number 0 and up a part each, the number of parts for the rest of the cell. */
+    /**
+     * A box in which the parts, and the ink around them, are told apart: number 0 and up a part each, the number of parts for the rest of the cell. A rim of one pixel around
+     * it belongs to nobody, so that every pixel has four beside it.
+     */
     private final class Window {
 
         private final Box box;
+        private final int stride;
         private final int[] part;
 
         Window(Box box) {
             this.box = box;
-            this.part = new int[box.widthPx() * box.heightPx()];
+            this.stride = box.widthPx() + 2;
+            this.part = new int[stride * (box.heightPx() + 2)];
         }
 
         boolean isWhole() {
@@ -130,15 +140,17 @@ final class CellSplitter {
 
         /** Gives wall, ink and crumbs of the cell to the part that reaches them first, step by step from all sides; returns the most steps that one of the parts took. */
         int spread(List<PartFlood.Part> parts, List<PartFlood.Part> crumbs) {
-            Arrays.fill(part, UNSEEN);
+            Arrays.fill(part, NOBODY);
             int rest = parts.size();
+            for (int y = 0; y < box.heightPx(); y++) {
+                int at = inWindow(y);
+                int page = onPage(y);
+                for (int end = page + box.widthPx(); page < end; page++, at++) {
+                    part[at] = numbers[page] != cell.number() ? NOBODY : isPaper.test(page) ? rest : UNSEEN;
+                }
+            }
             for (int i = 0; i < parts.size(); i++) {
                 paint(parts.get(i), i);
-            }
-            for (int i = 0; i < part.length; i++) {
-                if (part[i] == UNSEEN && isPaper.test(onPage(i))) {
-                    part[i] = rest;
-                }
             }
             crumbs.forEach(crumb -> paint(crumb, UNSEEN));
             return spreadFrom(rims(), rest);
@@ -153,46 +165,46 @@ final class CellSplitter {
                     int start = Math.max(0, from);
                     int end = Math.min(box.widthPx(), from + run.length());
                     if (start < end) {
-                        Arrays.fill(part, y * box.widthPx() + start, y * box.widthPx() + end, number);
+                        Arrays.fill(part, inWindow(y) + start, inWindow(y) + end, number);
                     }
                 }
             }
         }
 
-        /** Only pixels at the rim of a part have anything to give. */
+        /** The pixels of parts beside what is of no part yet, in their order: only these have anything to give. */
         private int[] rims() {
-            int[] rims = new int[part.length];
+            int[] rims = new int[1024];
             int count = 0;
-            for (int i = 0; i < part.length; i++) {
-                if (part[i] != UNSEEN && hasOpenSide(i)) {
-                    rims[count++] = i;
+            for (int i = stride; i < part.length - stride; i++) {
+                if (part[i] == UNSEEN) {
+                    if (count + 4 > rims.length) {
+                        rims = Arrays.copyOf(rims, 2 * rims.length);
+                    }
+                    rims[count] = i - stride;
+                    count += part[i - stride] >= 0 ? 1 : 0;
+                    rims[count] = i - 1;
+                    count += part[i - 1] >= 0 ? 1 : 0;
+                    rims[count] = i + 1;
+                    count += part[i + 1] >= 0 ? 1 : 0;
+                    rims[count] = i + stride;
+                    count += part[i + stride] >= 0 ? 1 : 0;
                 }
             }
-            return Arrays.copyOf(rims, count);
-        }
-
-        private boolean hasOpenSide(int i) {
-            for (int side = 0; side < 4; side++) {
-                int beside = beside(i, side);
-                if (beside >= 0 && part[beside] == UNSEEN) {
-                    return true;
-                }
-            }
-            return false;
+            return Arrays.stream(rims, 0, count).sorted().distinct().toArray();
         }
 
         private int spreadFrom(int[] rims, int rest) {
+            int[] sides = {1, -1, stride, -stride};
             int[] front = rims;
             int most = 0;
             for (int step = 1; front.length > 0; step++) {
                 int[] next = new int[4 * front.length];
                 int count = 0;
                 for (int from : front) {
-                    for (int side = 0; side < 4; side++) {
-                        int beside = beside(from, side);
-                        if (beside >= 0 && part[beside] == UNSEEN && numbers[onPage(beside)] == cell.number()) {
-                            part[beside] = part[from];
-                            next[count++] = beside;
+                    for (int side : sides) {
+                        if (part[from + side] == UNSEEN) {
+                            part[from + side] = part[from];
+                            next[count++] = from + side;
                             most = part[from] == rest ? most : step;
                         }
                     }
@@ -202,22 +214,29 @@ final class CellSplitter {
             return most;
         }
 
-        void renumber(List<Integer> partNumbers) {
-            for (int i = 0; i < part.length; i++) {
-                if (part[i] != UNSEEN && part[i] < partNumbers.size()) {
-                    numbers[onPage(i)] = partNumbers.get(part[i]);
+        /** Writes the parts into the plane, numbered from a number on, and returns their areas. */
+        int[] renumber(int firstNumber, int parts) {
+            int[] areas = new int[parts];
+            for (int y = 0; y < box.heightPx(); y++) {
+                int at = inWindow(y);
+                int page = onPage(y);
+                for (int end = page + box.widthPx(); page < end; page++, at++) {
+                    if (part[at] >= 0 && part[at] < parts) {
+                        numbers[page] = firstNumber + part[at];
+                        areas[part[at]]++;
+                    }
                 }
             }
+            return areas;
         }
 
-        private int onPage(int i) {
-            return (box.yStart() + i / box.widthPx()) * plane.widthPx() + box.xStart() + i % box.widthPx();
+        /** Where a row of the box begins. */
+        private int inWindow(int y) {
+            return (y + 1) * stride + 1;
         }
 
-        private int beside(int i, int side) {
-            int x = i % box.widthPx() + (side == 0 ? 1 : side == 1 ? -1 : 0);
-            int y = i / box.widthPx() + (side == 2 ? 1 : side == 3 ? -1 : 0);
-            return x < 0 || y < 0 || x >= box.widthPx() || y >= box.heightPx() ? -1 : y * box.widthPx() + x;
+        private int onPage(int y) {
+            return (box.yStart() + y) * plane.widthPx() + box.xStart();
         }
     }
 }

@@ -16,10 +16,18 @@ public final class PairCounts {
     private long[] counts = new long[1024];
     private int size;
 
+    /** Along a border the same pair comes again and again. */
+    private int lastSlot;
+
     /** Counts a pair {@code times} more; both numbers are 0 or more. */
     public void add(int first, int second, long times) {
         long key = (long) first << 32 | second;
+        if (keys[lastSlot] == key) {
+            counts[lastSlot] += times;
+            return;
+        }
         int slot = slot(keys, key);
+        lastSlot = slot;
         if (keys[slot] == FREE) {
             keys[slot] = key;
             size++;
@@ -49,6 +57,7 @@ public final class PairCounts {
         long[] oldCounts = counts;
         keys = freeKeys(oldKeys.length * 2);
         counts = new long[keys.length];
+        lastSlot = 0;
         for (int i = 0; i < oldKeys.length; i++) {
             if (oldKeys[i] != FREE) {
                 int slot = slot(keys, oldKeys[i]);

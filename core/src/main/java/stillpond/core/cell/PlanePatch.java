@@ -16,6 +16,11 @@ public record PlanePatch(Box box, int[] numbers) {
         return new PlanePatch(box, numbers);
     }
 
+    /** @param x of the plane, within the box; so is {@code y} */
+    int numberAt(int x, int y) {
+        return numbers[(y - box.yStart()) * box.widthPx() + x - box.xStart()];
+    }
+
     /** Puts back into the plane what stood there. */
     public void restore(CellPlane plane) {
         for (int y = 0; y < box.heightPx(); y++) {

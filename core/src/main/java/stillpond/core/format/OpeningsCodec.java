@@ -59,7 +59,7 @@ public final class OpeningsCodec {
         return openings;
     }
 
-    private static void write(Opening opening, NumberWriter out) throws IOException {
+    static void write(Opening opening, NumberWriter out) throws IOException {
         out.number(opening.first());
         out.number(opening.second());
         out.number(opening.kind().ordinal());
@@ -73,7 +73,7 @@ public final class OpeningsCodec {
         }
     }
 
-    private static Opening read(NumberReader in) throws IOException {
+    static Opening read(NumberReader in) throws IOException {
         int first = in.number();
         int second = in.number();
         Opening.Kind kind = Opening.Kind.values()[in.number()];

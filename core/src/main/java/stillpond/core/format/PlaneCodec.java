@@ -64,9 +64,7 @@ public final class PlaneCodec {
             }
             out.number(map.borders().size());
             for (Border border : map.borders()) {
-                out.number(border.first());
-                out.number(border.second());
-                out.number(border.lengthPx());
+                writeBorder(border, out);
             }
         });
     }
@@ -120,7 +118,13 @@ public final class PlaneCodec {
         return new CellPlane(width, height, numbers);
     }
 
-    private static void writeCell(Cell cell, NumberWriter out) throws IOException {
+    static void writeBorder(Border border, NumberWriter out) throws IOException {
+        out.number(border.first());
+        out.number(border.second());
+        out.number(border.lengthPx());
+    }
+
+    static void writeCell(Cell cell, NumberWriter out) throws IOException {
         Box box = cell.box();
         out.number(cell.areaPx());
         out.number(box.xStart());
@@ -132,7 +136,7 @@ public final class PlaneCodec {
         out.number((int) Math.round(cell.depthPx() * cell.depthPx()));
     }
 
-    private static Cell readCell(int number, NumberReader in) throws IOException {
+    static Cell readCell(int number, NumberReader in) throws IOException {
         int area = in.number();
         int xStart = in.number();
         int yStart = in.number();
