@@ -5,13 +5,22 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import stillpond.core.format.ImageLimits;
+import stillpond.core.format.LineArtReader;
+import stillpond.core.gap.Openings;
+import stillpond.core.gap.Point;
+import stillpond.core.ink.InkFinder;
+import stillpond.core.ink.InkPlane;
 
 /** What somebody at the desk waits for, in headless Chromium with WebGL2 in software. */
 final class DeskBench {
 
     private static final int ROUNDS = 3;
+    private static final int DAMS = 5;
 
     /** Tasks that hold up the main thread, and the time from a press until the frame after it has been drawn. */
     private static final String WATCH = """
@@ -30,8 +39,9 @@ final class DeskBench {
 
     private final Page page;
     private final String url;
+    private String project;
 
-    private DeskBench(Page page, String url) {
+    DeskBench(Page page, String url) {
         this.page = page;
         this.url = url;
     }
@@ -40,21 +50,52 @@ final class DeskBench {
         try (HeadlessChromium chromium = new HeadlessChromium()) {
             Page page = chromium.newContext().newPage();
             page.setDefaultTimeout(120_000);
-            new DeskBench(page, args[0]).run();
+            DeskBench bench = new DeskBench(page, args[0]);
+            bench.enter();
+            for (int megapixels : new int[] {4, 35}) {
+                System.out.println(bench.measure(megapixels));
+            }
         }
     }
 
-    private void run() throws Exception {
+    /**
+     * Medians and longest ones, in milliseconds.
+     *
+     * @param first from the navigation to the first picture, the first time
+     * @param again the same later
+     * @param click from a press to the painted frame
+     * @param sweep over the whole page
+     * @param dam from the end of a line drawn by hand to the new cells on the desk
+     */
+    record Figures(
+            int megapixels,
+            double first,
+            double again,
+            double click,
+            double sweep,
+            double longestSweeping,
+            double longestPanning,
+            double dam) {
+
+        @Override
+        public String toString() {
+            return String.format(
+                    "%d megapixels: first picture %.0f ms the first time, %.0f ms again; click to painted %.0f ms (median);"
+                            + " sweep of the whole page %.0f ms, longest task %.0f ms; panning and zooming, longest task %.0f ms;"
+                            + " a dam by hand until the new cells are there %.0f ms (median)",
+                    megapixels, first, again, click, sweep, longestSweeping, longestPanning, dam);
+        }
+    }
+
+    DeskBench enter() {
         page.navigate(url);
         page.getByText("Enter as the colourist").click();
         page.getByText("The Tide Post").click();
-        String project = page.url();
-        for (int megapixels : new int[] {4, 35}) {
-            measure(megapixels, bring(project, megapixels));
-        }
+        project = page.url();
+        return this;
     }
 
-    private String bring(String project, int megapixels) throws Exception {
+    private String bring(int megapixels) throws IOException {
         page.navigate(project + "/bring");
         byte[] file = MadePage.file(megapixels);
         page.setInputFiles("#files", new FilePayload(megapixels + " megapixels.png", "image/png", file));
@@ -64,7 +105,8 @@ final class DeskBench {
         return url + page.getByText("Open on the desk").getAttribute("href");
     }
 
-    private void measure(int megapixels, String sheet) {
+    Figures measure(int megapixels) throws IOException {
+        String sheet = bring(megapixels);
         page.navigate("about:blank");
         double first = open(sheet);
         page.waitForSelector("#desk[data-sharp=true]");
@@ -85,10 +127,61 @@ final class DeskBench {
         double sweepMs = sweep(box);
         double longestSweeping = longest();
         pan(box);
-        System.out.printf(
-                "%d megapixels: first picture %.0f ms the first time, %.0f ms again; click to painted %.0f ms (median);"
-                        + " sweep of the whole page %.0f ms, longest task %.0f ms; panning and zooming, longest task %.0f ms%n",
-                megapixels, first, median(again), median(presses), sweepMs, longestSweeping, longest());
+        double longestPanning = longest();
+        return new Figures(
+                megapixels,
+                first,
+                median(again),
+                median(presses),
+                sweepMs,
+                longestSweeping,
+                longestPanning,
+                dam(megapixels, sheet));
+    }
+
+    /** Draws a line that parts the largest cell, and takes it back, some times. */
+    private double dam(int megapixels, String sheet) throws IOException {
+        InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(MadePage.file(megapixels)));
+        List<Point> line = PartingLine.ofLargestCell(Openings.of(ink), ink);
+        open(sheet);
+        page.evaluate("""
+                () => document.getElementById("sheet").addEventListener(
+                  "pointerup", (event) => { window.released = event.timeStamp; }, true)""");
+        // Where it was left off is where it opens.
+        page.locator("#zoom-fit").click();
+        page.waitForResponse(
+                response -> response.url().endsWith("/dams/expected") && response.status() == 204,
+                () -> page.locator("#tool-dam").click());
+        String undone = page.locator("#left").textContent();
+        double[] took = new double[DAMS];
+        for (int i = 0; i < DAMS; i++) {
+            page.evaluate("() => performance.clearMarks('new cells')");
+            draw(line);
+            page.waitForFunction("() => performance.getEntriesByName('new cells').length > 0");
+            took[i] = ((Number) page.evaluate(
+                            "() => performance.getEntriesByName('new cells')[0].startTime - window.released"))
+                    .doubleValue();
+            page.waitForFunction("text => document.getElementById('left').textContent !== text", undone);
+            page.waitForResponse(
+                    response -> response.url().endsWith("/dams/expected") && response.status() == 204,
+                    () -> page.keyboard().press("Control+z"));
+            page.waitForFunction("text => document.getElementById('left').textContent === text", undone);
+        }
+        return median(took);
+    }
+
+    private void draw(List<Point> line) {
+        BoundingBox box = page.locator("#sheet").boundingBox();
+        Map<?, ?> view = (Map<?, ?>) page.evaluate("() => JSON.parse(document.getElementById('sheet').dataset.view)");
+        double scale = ((Number) view.get("scale")).doubleValue();
+        double left = box.x + ((Number) view.get("x")).doubleValue();
+        double top = box.y + ((Number) view.get("y")).doubleValue();
+        Point from = line.get(0);
+        Point to = line.get(line.size() - 1);
+        page.mouse().move(left + from.x() * scale, top + from.y() * scale);
+        page.mouse().down();
+        page.mouse().move(left + to.x() * scale, top + to.y() * scale, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().up();
     }
 
     /** Milliseconds from the start of the navigation to the first frame with the sheet in it. */

@@ -1,7 +1,7 @@
 package stillpond.bench;
 
 import java.sql.Connection;
-import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.sql.Statement;
 
 /** The demo's project with many more sheets. */
@@ -14,17 +14,14 @@ final class GrownDemo {
 
     private GrownDemo() {}
 
-    /** Copies a sheet of the demo, with 1000 cells that wear the cards' swatches in turn. */
-    static void grow() throws Exception {
-        try (Connection connection = DriverManager.getConnection(
-                        System.getenv("POND_DB_URL"),
-                        System.getenv("POND_DB_USER"),
-                        System.getenv("POND_DB_PASSWORD"));
+    /** Copies a sheet of the demo so many times, with 1000 cells that wear the cards' swatches in turn. */
+    static void grow(ServedDatabase database, int sheets) throws SQLException {
+        try (Connection connection = database.connect();
                 Statement statement = connection.createStatement()) {
             statement.execute("create temp table one_sheet as select * from sheet where title = 'The crossing'");
             statement.execute(
                     "create temp table one_layer as select * from layer where is_current and sheet_id = (select id from one_sheet)");
-            for (int i = 0; i < SHEETS; i++) {
+            for (int i = 0; i < sheets; i++) {
                 if (i % IN_SCENE == 0) {
                     statement.execute("update one_sheet set scene_id = gen_random_uuid()");
                     statement.execute(

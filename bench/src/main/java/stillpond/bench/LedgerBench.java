@@ -16,49 +16,81 @@ final class LedgerBench {
     private static final int COLOURS = 5000;
     private static final double THRESHOLD = 2.3;
 
-    private LedgerBench() {}
+    private final Page page;
+    private final int sheets;
+    private final int rounds;
+
+    /** @param sheets how many the demo's project was grown by */
+    LedgerBench(Page page, int sheets, int rounds) {
+        this.page = page;
+        this.sheets = sheets;
+        this.rounds = rounds;
+    }
+
+    /** In milliseconds: the first time, and the median of all. */
+    record Figure(String what, double first, double median, int rounds) {
+
+        static Figure of(String what, List<Double> took) {
+            return new Figure(what, took.get(0), took.stream().sorted().toList().get(took.size() / 2), took.size());
+        }
+
+        @Override
+        public String toString() {
+            return String.format("%s: %.0f ms (first %.0f ms, median of %d)", what, median, first, rounds);
+        }
+    }
 
     public static void main(String[] args) throws Exception {
         nearTwins();
-        GrownDemo.grow();
+        GrownDemo.grow(ServedDatabase.ofEnvironment(), GrownDemo.SHEETS);
         try (HeadlessChromium chromium = new HeadlessChromium()) {
             Page page = chromium.newContext().newPage();
             page.setDefaultTimeout(120_000);
-            page.navigate(args[0]);
-            page.getByText("Enter as the colourist").click();
-            page.getByText("The Tide Post").first().click();
-            page.waitForURL("**/projects/*");
-            String project = page.url();
-            fetch(page, "the ledger of 200 sheets with 1000 cells each", project + "/ledger");
-            page.navigate(project + "/find");
-            String swatch = page.locator("select[name=swatch] option").nth(5).getAttribute("value");
-            fetch(page, "finding a swatch on 200 sheets", project + "/find?swatch=" + swatch);
-            page.navigate(project + "/compare/sheets");
-            String scene = page.locator("select[name=scene] option")
-                    .filter(new Locator.FilterOptions().setHasText("Copies 0"))
-                    .getAttribute("value");
-            firstPicture(page, project + "/compare?scene=" + scene);
+            new LedgerBench(page, GrownDemo.SHEETS, ROUNDS).run(args[0]).forEach(System.out::println);
         }
     }
 
-    private static void fetch(Page page, String what, String address) {
+    List<Figure> run(String url) {
+        page.navigate(url);
+        page.getByText("Enter as the colourist").click();
+        page.getByText("The Tide Post").first().click();
+        page.waitForURL("**/projects/*");
+        String project = page.url();
+        List<Figure> figures = new ArrayList<>();
+        figures.add(fetch("the ledger of " + sheets + " sheets with 1000 cells each", project + "/ledger", "Coat"));
+        page.navigate(project + "/find");
+        String swatch = page.locator("select[name=swatch] option").nth(5).getAttribute("value");
+        figures.add(fetch("finding a swatch on " + sheets + " sheets", project + "/find?swatch=" + swatch, "Copy 0"));
+        page.navigate(project + "/compare/sheets");
+        String scene = page.locator("select[name=scene] option")
+                .filter(new Locator.FilterOptions().setHasText("Copies 0"))
+                .getAttribute("value");
+        figures.addAll(firstPicture(project + "/compare?scene=" + scene));
+        return figures;
+    }
+
+    /** @param shows what an answer has to hold to be the one that is meant */
+    private Figure fetch(String what, String address, String shows) {
         List<Double> took = new ArrayList<>();
-        for (int round = 0; round < ROUNDS; round++) {
+        for (int round = 0; round < rounds; round++) {
             took.add(((Number) page.evaluate("""
-                    async (address) => {
+                    async ([address, shows]) => {
                       const start = performance.now();
-                      await (await fetch(address)).text();
-                      return performance.now() - start;
-                    }""", address)).doubleValue());
+                      const answer = await fetch(address);
+                      const text = await answer.text();
+                      const took = performance.now() - start;
+                      if (!answer.ok || !text.includes(shows)) throw new Error(`${address}: ${answer.status}, no ${shows}`);
+                      return took;
+                    }""", List.of(address, shows))).doubleValue());
         }
-        report(what, took);
+        return Figure.of(what, took);
     }
 
     /** From asking for the page to the first paint that shows something of it. */
-    private static void firstPicture(Page page, String address) {
+    private List<Figure> firstPicture(String address) {
         List<Double> took = new ArrayList<>();
         List<Double> whole = new ArrayList<>();
-        for (int round = 0; round < ROUNDS; round++) {
+        for (int round = 0; round < rounds; round++) {
             page.navigate(address);
             took.add(((Number)
                             page.evaluate("() => performance.getEntriesByName('first-contentful-paint')[0].startTime"))
@@ -67,15 +99,13 @@ final class LedgerBench {
                     .doubleValue());
         }
         int parts = page.locator(".compare-table tbody tr:not(.compare-group)").count();
-        String size = parts + " parts by " + GrownDemo.IN_SCENE + " sheets";
-        report("compare, " + size + ", first picture", took);
-        report("compare, " + size + ", with every crop", whole);
-    }
-
-    private static void report(String what, List<Double> took) {
-        System.out.printf(
-                "%s: %.0f ms (first %.0f ms, median of %d)%n",
-                what, took.stream().sorted().toList().get(took.size() / 2), took.get(0), took.size());
+        if (parts == 0) {
+            throw new IllegalStateException("Nothing was compared.");
+        }
+        String size = parts + " parts by " + Math.min(sheets, GrownDemo.IN_SCENE) + " sheets";
+        return List.of(
+                Figure.of("compare, " + size + ", first picture", took),
+                Figure.of("compare, " + size + ", with every crop", whole));
     }
 
     private static void nearTwins() {

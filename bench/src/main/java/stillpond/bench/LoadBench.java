@@ -7,7 +7,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
-import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -26,61 +26,77 @@ import java.util.regex.Pattern;
  */
 final class LoadBench {
 
-    private static final int PEOPLE = 50;
-    private static final int WARM_UP_FILLS = 20;
-    private static final int FILLS = 60;
+    private static final Load FULL = new Load(50, 20, 60);
 
     private final String url;
+    private final ServedDatabase database;
+    private final Load load;
     private final AtomicLong acknowledged = new AtomicLong();
 
-    private LoadBench(String url) {
+    LoadBench(String url, ServedDatabase database, Load load) {
         this.url = url;
+        this.database = database;
+        this.load = load;
+    }
+
+    /**
+     * @param warmUp how many fills of each are not counted
+     * @param fills how many of each are
+     */
+    record Load(int people, int warmUp, int fills) {}
+
+    /**
+     * In milliseconds; and how many changes were acknowledged and stored.
+     *
+     * @throws IllegalStateException if the last two differ
+     */
+    record Figures(Load load, double p50, double p95, double p99, long acknowledged, long stored) {
+        Figures {
+            if (acknowledged == 0 || acknowledged != stored) {
+                throw new IllegalStateException(
+                        "Not every fill that was acknowledged is stored, once: " + acknowledged + ", " + stored);
+            }
+        }
+
+        @Override
+        public String toString() {
+            return String.format(
+                    "%d people, %d fills each: p50 %.1f ms, p95 %.1f ms, p99 %.1f ms; %d acknowledged, %d stored",
+                    load.people, load.fills + load.warmUp, p50, p95, p99, acknowledged, stored);
+        }
     }
 
     public static void main(String[] args) throws Exception {
-        new LoadBench(args[0]).run();
+        System.out.println(new LoadBench(args[0], ServedDatabase.ofEnvironment(), FULL).run());
     }
 
-    private void run() throws Exception {
+    Figures run() throws Exception {
         Person scout = new Person(0);
         List<String> sheets = scout.sheets();
         long storedBefore = stored();
-        ExecutorService threads = Executors.newFixedThreadPool(PEOPLE);
+        ExecutorService threads = Executors.newFixedThreadPool(load.people);
         List<Future<long[]>> running = new ArrayList<>();
-        for (int i = 0; i < PEOPLE; i++) {
+        for (int i = 0; i < load.people; i++) {
             Person person = new Person(i);
             String sheet = sheets.get(i % sheets.size());
             running.add(threads.submit(() -> person.work(sheet)));
         }
         List<Long> nanos = new ArrayList<>();
         for (Future<long[]> person : running) {
-            Arrays.stream(person.get()).skip(WARM_UP_FILLS).forEach(nanos::add);
+            Arrays.stream(person.get()).skip(load.warmUp).forEach(nanos::add);
         }
         threads.shutdown();
         nanos.sort(null);
-        System.out.printf(
-                "%d people, %d fills each: p50 %.1f ms, p95 %.1f ms, p99 %.1f ms; %d acknowledged, %d stored%n",
-                PEOPLE,
-                FILLS + WARM_UP_FILLS,
-                at(nanos, 0.5),
-                at(nanos, 0.95),
-                at(nanos, 0.99),
-                acknowledged.get(),
-                stored() - storedBefore);
-        if (acknowledged.get() == 0 || acknowledged.get() != stored() - storedBefore) {
-            throw new IllegalStateException("Not every fill that was acknowledged is stored, once.");
-        }
+        return new Figures(
+                load, at(nanos, 0.5), at(nanos, 0.95), at(nanos, 0.99), acknowledged.get(), stored() - storedBefore);
     }
 
     private static double at(List<Long> sorted, double share) {
         return sorted.get((int) (share * (sorted.size() - 1))) / 1e6;
     }
 
-    private static long stored() throws Exception {
-        try (var connection = DriverManager.getConnection(
-                        System.getenv("POND_DB_URL"),
-                        System.getenv("POND_DB_USER"),
-                        System.getenv("POND_DB_PASSWORD"));
+    private long stored() throws SQLException {
+        try (var connection = database.connect();
                 var result = connection.createStatement().executeQuery("select count(*) from change")) {
             result.next();
             return result.getLong(1);
@@ -131,7 +147,7 @@ final class LoadBench {
             if (swatches.isEmpty()) {
                 throw new IllegalStateException("The desk of " + sheet + " names no swatch to fill with.");
             }
-            long[] nanos = new long[FILLS + WARM_UP_FILLS];
+            long[] nanos = new long[load.fills + load.warmUp];
             for (int i = 0; i < nanos.length; i++) {
                 Thread.sleep(200 + random.nextInt(800));
                 String fill = swatches.get(random.nextInt(swatches.size()));

@@ -29,7 +29,7 @@ export class DamTool {
   private brushing = false;
 
   constructor(
-    path: string,
+    private readonly path: string,
     private readonly newCells: NewCells,
     private readonly regions: Regions,
     private readonly work: Work,
@@ -37,12 +37,15 @@ export class DamTool {
     private readonly view: SheetView,
     private readonly overlay: Overlay,
   ) {
-    // So that the first line does not wait until the server has unpacked the sheet.
-    hand.damming.listen((damming) => {
-      if (damming) {
-        void call(`${path}/dams/expected`, {}).catch(() => {});
-      }
-    });
+    hand.damming.listen(() => this.expectLines());
+    newCells.becameOthers.listen(() => this.expectLines());
+  }
+
+  /** So that the first line does not wait until the server has unpacked the sheet. */
+  private expectLines(): void {
+    if (this.hand.damming.get()) {
+      void call(`${this.path}/dams/expected`, {}).catch(() => {});
+    }
   }
 
   /**

@@ -61,6 +61,7 @@ export class Groups {
   }
 
   private async load(): Promise<void> {
+    await this.work.cut;
     this.take(await call<Group[]>(`${this.path}/groups`));
   }
 

@@ -1,3 +1,4 @@
+import { atom } from "nanostores";
 import { call, lines } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
@@ -22,6 +23,9 @@ interface LineAnswer {
 
 /** Takes over cells that the server has cut anew (a dam drawn by hand, gaps found meanwhile) while the sheet stays open as it is. */
 export class NewCells {
+  /** Counts up when the server had other cells than those that were shown. */
+  readonly becameOthers = atom(0);
+
   private asked = false;
   private running: Promise<void> | undefined;
 
@@ -104,6 +108,7 @@ export class NewCells {
     this.regions.become(map, openings, layer);
     this.work.takeOver(state);
     this.small.show(smallCells, smallInk, layer.widthPx);
+    this.becameOthers.set(this.becameOthers.get() + 1);
   }
 
   /** Goes on with cells that are not stored yet; the planes of the present layer are those from before. */
@@ -128,6 +133,7 @@ export class NewCells {
     this.fills.grow(id, map.cells.length);
     worn.forEach(({ fill, parts }) => parts.forEach((part) => this.fills.set(part, fill)));
     this.regions.become(map, patchOpenings(this.regions.openings, patch), this.present);
+    performance.mark("new cells");
   }
 
   /** The cells that are shown have been stored. */

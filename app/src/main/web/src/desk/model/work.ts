@@ -137,6 +137,11 @@ export class Work {
     }
   }
 
+  /** Done when the server has the cells that are shown. */
+  get cut(): Promise<unknown> {
+    return this.cutting ?? Promise.resolve();
+  }
+
   /** Acts at once, or when cells that are just being cut are stored: what is undone then is the cut. */
   whenCut(act: () => void): void {
     if (this.cutting) {

@@ -1,5 +1,9 @@
 package stillpond.core.gap;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
 /**
  * All that is fitted.
  *
@@ -35,17 +39,31 @@ public record GapModel(StrengthModel strength, RegionModel region) {
         int[] regions = RegionChoice.of(tree, region.probabilities(tree), PRICE, SURELY_TWO)
                 .regions();
         double[] strengths = MergeTree.strengths(graph, strength, regions);
+        double[] lengths = lengths(graph, regions);
         for (int i = 0; i < strengths.length; i++) {
-            if (isBetweenTwoThings(graph, graph.parts().get(i))) {
+            boolean isOne = graph.ties().get(graph.parts().get(i).closure()).isOne();
+            if (!isOne && lengths[i] > LONGEST_BETWEEN_THINGS) {
                 strengths[i] = Math.min(MOST_BETWEEN_THINGS, strengths[i]);
             }
         }
         return strengths;
     }
 
-    /** A long closure from one body of ink to another: a reed and a flower, a mast and the edge of the page. */
-    private static boolean isBetweenTwoThings(PieceGraph graph, Part part) {
-        return graph.strokes(part) > LONGEST_BETWEEN_THINGS
-                && !graph.ties().get(part.closure()).isOne();
+    /** Of each part, how much of its closure parts the same two regions: other closures that cross it make it no shorter. In stroke widths. */
+    private static double[] lengths(PieceGraph graph, int[] regions) {
+        List<Part> parts = graph.parts();
+        Map<List<Integer>, Double> lengths = new HashMap<>();
+        for (Part part : parts) {
+            lengths.merge(stretch(part, regions), graph.strokes(part), Double::sum);
+        }
+        return parts.stream()
+                .mapToDouble(part -> lengths.get(stretch(part, regions)))
+                .toArray();
+    }
+
+    private static List<Integer> stretch(Part part, int[] regions) {
+        int a = regions[part.first()];
+        int b = regions[part.second()];
+        return List.of(part.closure(), Math.min(a, b), Math.max(a, b));
     }
 }

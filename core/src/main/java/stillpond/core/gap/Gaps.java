@@ -70,9 +70,9 @@ public final class Gaps {
         return all;
     }
 
-    /** What runs over twice the area is worth a little more, not twice as much. */
+    /** Eight times the area is worth twice as much: by the area itself slivers would never come, by its logarithm they would come first. */
     private static double worth(Gap gap) {
-        return (0.05 + gap.doubt()) * Math.log(1 + gap.effectPx());
+        return (0.05 + gap.doubt()) * Math.cbrt(gap.effectPx());
     }
 
     private long[] areasOf(DisjointSets sets) {

@@ -1,0 +1,70 @@
+package stillpond.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Each benchmark of the served application does its work once, small; they fail by themselves when what they look for is not there. */
+class ServedBenchmarksWorkTest {
+
+    private static final int SHEETS = 3;
+    private static final int PATIENCE_MS = 60_000;
+
+    private static ServedDemo demo;
+    private static HeadlessChromium chromium;
+    private static String url;
+
+    @BeforeAll
+    static void serve() throws Exception {
+        demo = new ServedDemo();
+        chromium = new HeadlessChromium();
+        url = demo.url();
+        GrownDemo.grow(demo.database(), SHEETS);
+    }
+
+    @AfterAll
+    static void stop() {
+        chromium.close();
+        demo.close();
+    }
+
+    @Test
+    void theDeskIsMeasuredAtWork() throws Exception {
+        DeskBench.Figures figures = new DeskBench(page(), url).enter().measure(1);
+        assertThat(List.of(figures.first(), figures.again(), figures.click(), figures.sweep(), figures.dam()))
+                .allMatch(millis -> millis > 0);
+    }
+
+    @Test
+    void peopleFillAtOnce() throws Exception {
+        LoadBench.Figures figures = new LoadBench(url, demo.database(), new LoadBench.Load(4, 1, 3)).run();
+        assertThat(figures.acknowledged()).isBetween(1L, 16L);
+        assertThat(figures.p50()).isPositive().isLessThanOrEqualTo(figures.p99());
+    }
+
+    @Test
+    void theLedgerOfManySheetsIsAskedFor() {
+        assertThat(new LedgerBench(page(), SHEETS, 1).run(url))
+                .hasSize(4)
+                .allMatch(figure -> figure.median() > 0)
+                .last()
+                .satisfies(figure -> assertThat(figure.what()).contains("by 3 sheets"));
+    }
+
+    @Test
+    void aSwatchIsEditedUnderAnOpenDesk() {
+        PaletteBench.Figures figures = new PaletteBench(page(), SHEETS).run(url, 0, 1);
+        assertThat(figures.committed()).isPositive();
+        assertThat(figures.repainted()).isPositive();
+    }
+
+    private static Page page() {
+        Page page = chromium.newContext().newPage();
+        page.setDefaultTimeout(PATIENCE_MS);
+        return page;
+    }
+}
