@@ -19,8 +19,9 @@ import stillpond.core.ink.InkPlane;
 /** What somebody at the desk waits for, in headless Chromium with WebGL2 in software. */
 final class DeskBench {
 
-    private static final int ROUNDS = 3;
-    private static final int DAMS = 5;
+    private static final double LEAST_LINE_PX = 40;
+    private static final int MOST_WHEELS = 20;
+    private static final Effort FULL = new Effort(3, 20, 15, 5);
 
     /** Tasks that hold up the main thread, and the time from a press until the frame after it has been drawn. */
     private static final String WATCH = """
@@ -39,18 +40,20 @@ final class DeskBench {
 
     private final Page page;
     private final String url;
+    private final Effort effort;
     private String project;
 
-    DeskBench(Page page, String url) {
+    DeskBench(Page page, String url, Effort effort) {
         this.page = page;
         this.url = url;
+        this.effort = effort;
     }
 
     public static void main(String[] args) throws Exception {
         try (HeadlessChromium chromium = new HeadlessChromium()) {
             Page page = chromium.newContext().newPage();
             page.setDefaultTimeout(120_000);
-            DeskBench bench = new DeskBench(page, args[0]);
+            DeskBench bench = new DeskBench(page, args[0], FULL);
             bench.enter();
             for (int megapixels : new int[] {4, 35}) {
                 System.out.println(bench.measure(megapixels));
@@ -59,13 +62,20 @@ final class DeskBench {
     }
 
     /**
+     * @param rounds how often the sheet is opened again
+     * @param steps of the pointer across the page
+     */
+    record Effort(int rounds, int clicks, int steps, int dams) {}
+
+    /**
      * Medians and longest ones, in milliseconds.
      *
      * @param first from the navigation to the first picture, the first time
      * @param again the same later
      * @param click from a press to the painted frame
      * @param sweep over the whole page
-     * @param dam from the end of a line drawn by hand to the new cells on the desk
+     * @param dam from the end of a line drawn by hand across an ordinary cell to the new cells on the desk
+     * @param largeDam the same, of the largest cell
      */
     record Figures(
             int megapixels,
@@ -75,15 +85,16 @@ final class DeskBench {
             double sweep,
             double longestSweeping,
             double longestPanning,
-            double dam) {
+            double dam,
+            double largeDam) {
 
         @Override
         public String toString() {
             return String.format(
                     "%d megapixels: first picture %.0f ms the first time, %.0f ms again; click to painted %.0f ms (median);"
                             + " sweep of the whole page %.0f ms, longest task %.0f ms; panning and zooming, longest task %.0f ms;"
-                            + " a dam by hand until the new cells are there %.0f ms (median)",
-                    megapixels, first, again, click, sweep, longestSweeping, longestPanning, dam);
+                            + " a dam by hand until the new cells are there %.0f ms, of the largest cell %.0f ms (medians)",
+                    megapixels, first, again, click, sweep, longestSweeping, longestPanning, dam, largeDam);
         }
     }
 
@@ -110,14 +121,14 @@ final class DeskBench {
         page.navigate("about:blank");
         double first = open(sheet);
         page.waitForSelector("#desk[data-sharp=true]");
-        double[] again = new double[ROUNDS];
-        for (int i = 0; i < ROUNDS; i++) {
+        double[] again = new double[effort.rounds];
+        for (int i = 0; i < effort.rounds; i++) {
             again[i] = open(sheet);
         }
         page.evaluate(WATCH);
         BoundingBox box = page.locator("#sheet").boundingBox();
         page.keyboard().press("1");
-        for (int i = 0; i < 20; i++) {
+        for (int i = 0; i < effort.clicks; i++) {
             page.mouse().click(box.x + 300 + 20 * i, box.y + 120 + 17 * i);
             int pressed = i + 1;
             page.waitForFunction("count => window.presses.length >= count", pressed);
@@ -128,6 +139,9 @@ final class DeskBench {
         double longestSweeping = longest();
         pan(box);
         double longestPanning = longest();
+        InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(MadePage.file(megapixels)));
+        Openings openings = Openings.of(ink);
+        open(sheet);
         return new Figures(
                 megapixels,
                 first,
@@ -136,25 +150,23 @@ final class DeskBench {
                 sweepMs,
                 longestSweeping,
                 longestPanning,
-                dam(megapixels, sheet));
+                dam(PartingLine.ofOrdinaryCell(openings, ink)),
+                dam(PartingLine.ofLargestCell(openings, ink)));
     }
 
-    /** Draws a line that parts the largest cell, and takes it back, some times. */
-    private double dam(int megapixels, String sheet) throws IOException {
-        InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(MadePage.file(megapixels)));
-        List<Point> line = PartingLine.ofLargestCell(Openings.of(ink), ink);
-        open(sheet);
+    /** Draws a line, and takes it back, some times. */
+    private double dam(List<Point> line) {
         page.evaluate("""
                 () => document.getElementById("sheet").addEventListener(
                   "pointerup", (event) => { window.released = event.timeStamp; }, true)""");
         // Where it was left off is where it opens.
         page.locator("#zoom-fit").click();
-        page.waitForResponse(
-                response -> response.url().endsWith("/dams/expected") && response.status() == 204,
-                () -> page.locator("#tool-dam").click());
+        comeNear(line);
+        page.locator("#tool-fill").click();
+        untilUnpacked(() -> page.locator("#tool-dam").click());
         String undone = page.locator("#left").textContent();
-        double[] took = new double[DAMS];
-        for (int i = 0; i < DAMS; i++) {
+        double[] took = new double[effort.dams];
+        for (int i = 0; i < took.length; i++) {
             page.evaluate("() => performance.clearMarks('new cells')");
             draw(line);
             page.waitForFunction("() => performance.getEntriesByName('new cells').length > 0");
@@ -162,25 +174,55 @@ final class DeskBench {
                             "() => performance.getEntriesByName('new cells')[0].startTime - window.released"))
                     .doubleValue();
             page.waitForFunction("text => document.getElementById('left').textContent !== text", undone);
-            page.waitForResponse(
-                    response -> response.url().endsWith("/dams/expected") && response.status() == 204,
-                    () -> page.keyboard().press("Control+z"));
+            untilUnpacked(() -> page.keyboard().press("Control+z"));
             page.waitForFunction("text => document.getElementById('left').textContent === text", undone);
         }
         return median(took);
     }
 
-    private void draw(List<Point> line) {
-        BoundingBox box = page.locator("#sheet").boundingBox();
-        Map<?, ?> view = (Map<?, ?>) page.evaluate("() => JSON.parse(document.getElementById('sheet').dataset.view)");
-        double scale = ((Number) view.get("scale")).doubleValue();
-        double left = box.x + ((Number) view.get("x")).doubleValue();
-        double top = box.y + ((Number) view.get("y")).doubleValue();
+    private void untilUnpacked(Runnable act) {
+        page.waitForResponse(response -> response.url().endsWith("/dams/expected") && response.status() == 204, act);
+    }
+
+    /** A line is drawn where it can be seen. */
+    private void comeNear(List<Point> line) {
         Point from = line.get(0);
         Point to = line.get(line.size() - 1);
-        page.mouse().move(left + from.x() * scale, top + from.y() * scale);
+        Point middle = new Point((from.x() + to.x()) / 2, (from.y() + to.y()) / 2);
+        double length = Math.hypot(to.x() - from.x(), to.y() - from.y());
+        View now = view();
+        for (int i = 0; i < MOST_WHEELS && now.scale() * length < LEAST_LINE_PX; i++) {
+            double[] at = now.onScreen(middle);
+            page.mouse().move(at[0], at[1]);
+            page.mouse().wheel(0, -120);
+            page.waitForFunction(
+                    "scale => JSON.parse(document.getElementById('sheet').dataset.view).scale > scale", now.scale());
+            now = view();
+        }
+    }
+
+    /** Where the sheet lies on the screen. */
+    private record View(double left, double top, double scale) {
+        double[] onScreen(Point place) {
+            return new double[] {left + place.x() * scale, top + place.y() * scale};
+        }
+    }
+
+    private View view() {
+        BoundingBox box = page.locator("#sheet").boundingBox();
+        Map<?, ?> view = (Map<?, ?>) page.evaluate("() => JSON.parse(document.getElementById('sheet').dataset.view)");
+        return new View(
+                box.x + ((Number) view.get("x")).doubleValue(),
+                box.y + ((Number) view.get("y")).doubleValue(),
+                ((Number) view.get("scale")).doubleValue());
+    }
+
+    private void draw(List<Point> line) {
+        double[] from = view().onScreen(line.get(0));
+        double[] to = view().onScreen(line.get(line.size() - 1));
+        page.mouse().move(from[0], from[1]);
         page.mouse().down();
-        page.mouse().move(left + to.x() * scale, top + to.y() * scale, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().move(to[0], to[1], new Mouse.MoveOptions().setSteps(4));
         page.mouse().up();
     }
 
@@ -200,7 +242,11 @@ final class DeskBench {
         page.mouse().down();
         for (int row = 0; row < 4; row++) {
             double y = box.y + 40 + row * box.height / 5;
-            page.mouse().move(box.x + (row % 2 == 0 ? box.width - 280 : 280), y, new Mouse.MoveOptions().setSteps(15));
+            page.mouse()
+                    .move(
+                            box.x + (row % 2 == 0 ? box.width - 280 : 280),
+                            y,
+                            new Mouse.MoveOptions().setSteps(effort.steps));
         }
         page.mouse().up();
         return (System.nanoTime() - start) / 1e6;
@@ -214,7 +260,7 @@ final class DeskBench {
         }
         page.keyboard().down(" ");
         page.mouse().down();
-        page.mouse().move(box.x + 200, box.y + 200, new Mouse.MoveOptions().setSteps(40));
+        page.mouse().move(box.x + 200, box.y + 200, new Mouse.MoveOptions().setSteps(2 * effort.steps));
         page.mouse().up();
         page.keyboard().up(" ");
     }

@@ -45,6 +45,7 @@ public class EngineBenchmark {
     private InkPlane ink;
     private Openings analysed;
     private List<Point> partingLine;
+    private List<Point> ordinaryLine;
 
     @Setup(Level.Trial)
     public void makePage() throws IOException {
@@ -53,6 +54,7 @@ public class EngineBenchmark {
         ink = InkFinder.find(picture);
         analysed = Openings.of(ink);
         partingLine = PartingLine.ofLargestCell(analysed, ink);
+        ordinaryLine = PartingLine.ofOrdinaryCell(analysed, ink);
     }
 
     @Benchmark
@@ -90,7 +92,17 @@ public class EngineBenchmark {
     /** Parts the largest cell of the page; put back afterwards, which is counted too. */
     @Benchmark
     public HandDam.Outcome handDam() {
-        if (!(HandDam.draw(analysed, ink, partingLine) instanceof HandDam.Parted parted)) {
+        return parted(partingLine);
+    }
+
+    /** The same with a cell of middle size. */
+    @Benchmark
+    public HandDam.Outcome handDamInAnOrdinaryCell() {
+        return parted(ordinaryLine);
+    }
+
+    private HandDam.Outcome parted(List<Point> line) {
+        if (!(HandDam.draw(analysed, ink, line) instanceof HandDam.Parted parted)) {
             throw new IllegalStateException("The dam parts nothing: nothing is measured.");
         }
         parted.former().forEach(patch -> patch.restore(analysed.cells().plane()));

@@ -34,6 +34,7 @@ class BenchmarksWorkTest {
                 .isInstanceOfSatisfying(
                         HandDam.Parted.class,
                         parted -> assertThat(parted.split()).isNotEmpty());
+        assertThat(engine.handDamInAnOrdinaryCell()).isInstanceOf(HandDam.Parted.class);
         assertThat(engine.handDam()).as("put back and drawn again").isInstanceOf(HandDam.Parted.class);
     }
 

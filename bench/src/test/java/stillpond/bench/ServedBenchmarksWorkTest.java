@@ -34,8 +34,16 @@ class ServedBenchmarksWorkTest {
 
     @Test
     void theDeskIsMeasuredAtWork() throws Exception {
-        DeskBench.Figures figures = new DeskBench(page(), url).enter().measure(1);
-        assertThat(List.of(figures.first(), figures.again(), figures.click(), figures.sweep(), figures.dam()))
+        DeskBench.Figures figures = new DeskBench(page(), url, new DeskBench.Effort(1, 2, 3, 1))
+                .enter()
+                .measure(1);
+        assertThat(List.of(
+                        figures.first(),
+                        figures.again(),
+                        figures.click(),
+                        figures.sweep(),
+                        figures.dam(),
+                        figures.largeDam()))
                 .allMatch(millis -> millis > 0);
     }
 
