@@ -15,8 +15,8 @@ import type { Work } from "./work";
 /** One line of what the server says of a line that was drawn; see docs/formats.md. */
 interface LineAnswer {
   readonly changed?: boolean;
-  readonly layer?: string;
-  readonly patch?: string;
+  readonly layer?: string | null;
+  readonly patch?: string | null;
   readonly stored?: boolean;
   readonly reason?: string | null;
 }
@@ -51,7 +51,7 @@ export class NewCells {
       let stored = false;
       try {
         for await (const answer of lines<LineAnswer>(`${this.sheetPath}/${what}`, line)) {
-          if (answer.patch !== undefined) {
+          if (answer.patch) {
             changed = true;
             this.patch(answer.layer!, readDamPatch(answer.patch));
           }

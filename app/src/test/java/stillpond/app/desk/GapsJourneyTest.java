@@ -144,6 +144,8 @@ class GapsJourneyTest {
         desk.take("Coat");
         desk.click(800, 1000);
         desk.press("t");
+        desk.sweep(new At(1300, 900), new At(1700, 1000));
+        assertThat(desk.page().locator("#notice")).containsText("parts nothing");
         desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));
         desk.press("Control+z");
         desk.expectLeft("1 of 2 regions left");

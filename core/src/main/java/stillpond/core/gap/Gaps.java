@@ -27,6 +27,9 @@ public final class Gaps {
     /** Pieces of fewer square stroke widths hardly show. */
     private static final double LEAST_EFFECT_STROKES = 12;
 
+    /** Nobody is asked about slivers of fewer: whichever way it goes, hardly anything changes its colour. */
+    private static final double LEAST_ASKED_STROKES = 40;
+
     private static final int MOST_OPEN = 250;
 
     /** Openings nearer to each other than this share of the wider one are one place. */
@@ -177,6 +180,8 @@ public final class Gaps {
                 .orElseThrow();
         double doubt = isSaid ? 0 : doubt(strongest, isShut);
         boolean isLong = isShut && longest > LONG_DAM_STROKES;
+        long effect = Math.min(sides.get(0).areaPx(), sides.get(1).areaPx());
+        boolean isSliver = effect < LEAST_ASKED_STROKES * openings.strokePx() * openings.strokePx();
         return new Gap(
                 ordered,
                 countPlaces(whole),
@@ -185,7 +190,7 @@ public final class Gaps {
                 isSaid,
                 sides,
                 doubt,
-                !isSaid && (doubt >= IN_DOUBT || isLong));
+                !isSaid && !isSliver && (doubt >= IN_DOUBT || isLong));
     }
 
     /** How near the strength lies to reach, beside how far from it it could lie on its side. */

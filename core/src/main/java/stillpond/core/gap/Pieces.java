@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
 import stillpond.core.cell.Cutting;
 import stillpond.core.cell.DistanceField;
 import stillpond.core.cell.PairCounts;
@@ -30,6 +31,8 @@ final class Pieces {
         this.page = page;
         this.search = search;
         this.closures = closures;
+        // Needs no pieces, so it need not wait for them.
+        CompletableFuture<List<InkBodies.Tie>> ties = CompletableFuture.supplyAsync(this::ties);
         this.walls = Walls.of(page, search, closures);
         this.cutting = Cutting.along(page, walls.pixels());
         this.contacts = WallContacts.of(page, walls, cutting.numbers());
@@ -44,7 +47,7 @@ final class Pieces {
                 frame,
                 contacts.parts(),
                 closures,
-                ties(),
+                ties.join(),
                 inkBorders,
                 search.strokePx(),
                 search.scale(),
@@ -139,13 +142,23 @@ final class Pieces {
     /** The piece at the middle of each pixel of the search page. */
     private int[] sampled() {
         int[] numbers = cutting.numbers();
+        int[] columns = middles(search.width(), page.widthPx());
+        int[] rows = middles(search.height(), page.heightPx());
         int[] small = new int[search.width() * search.height()];
-        Arrays.parallelSetAll(small, i -> {
-            int x = Math.min(page.widthPx() - 1, (int) ((i % search.width() + 0.5) / search.scale()));
-            int y = Math.min(page.heightPx() - 1, (int) ((i / search.width() + 0.5) / search.scale()));
-            return numbers[y * page.widthPx() + x];
+        IntStream.range(0, rows.length).parallel().forEach(y -> {
+            int row = rows[y] * page.widthPx();
+            for (int x = 0, i = y * columns.length; x < columns.length; x++, i++) {
+                small[i] = numbers[row + columns[x]];
+            }
         });
         return small;
+    }
+
+    /** Where the middles of the search page's pixels lie along a side of the page. */
+    private int[] middles(int count, int pagePx) {
+        int[] middles = new int[count];
+        Arrays.setAll(middles, i -> Math.min(pagePx - 1, (int) ((i + 0.5) / search.scale())));
+        return middles;
     }
 
     private void measureAreaAndDepth(int[] small) {
@@ -182,12 +195,15 @@ final class Pieces {
     private void countInkBorders(int[] spread) {
         boolean[] ink = search.ink();
         int width = search.width();
-        for (int i = 0; i < spread.length; i++) {
-            if (i % width < width - 1 && (ink[i] || ink[i + 1])) {
-                countEdge(spread[i], spread[i + 1]);
-            }
-            if (i + width < spread.length && (ink[i] || ink[i + width])) {
-                countEdge(spread[i], spread[i + width]);
+        for (int y = 0; y < search.height(); y++) {
+            boolean isLast = y == search.height() - 1;
+            for (int x = 0, i = y * width; x < width; x++, i++) {
+                if (x < width - 1 && (ink[i] || ink[i + 1])) {
+                    countEdge(spread[i], spread[i + 1]);
+                }
+                if (!isLast && (ink[i] || ink[i + width])) {
+                    countEdge(spread[i], spread[i + width]);
+                }
             }
         }
     }

@@ -39,7 +39,7 @@ public record RegionModel(BoostedTrees alone, BoostedTrees amidOthers) {
 
     /** Of each node, 0 to 1. */
     double[] probabilities(RegionTree tree) {
-        return features(tree, alone).stream()
+        return features(tree, alone).parallelStream()
                 .mapToDouble(amidOthers::probability)
                 .toArray();
     }
@@ -47,7 +47,7 @@ public record RegionModel(BoostedTrees alone, BoostedTrees amidOthers) {
     /** What the second judgement goes by, for each node. */
     static List<double[]> features(RegionTree tree, BoostedTrees alone) {
         List<RegionTree.Node> nodes = tree.nodes();
-        double[] likely = nodes.stream()
+        double[] likely = nodes.parallelStream()
                 .mapToDouble(node -> alone.probability(node.features))
                 .toArray();
         RegionChoice choice = RegionChoice.of(tree, likely, PRICE, Double.POSITIVE_INFINITY);

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.IntConsumer;
 import stillpond.core.cell.Cutting;
 import stillpond.core.cell.PairCounts;
 import stillpond.core.cell.PixelMap;
@@ -118,28 +117,32 @@ final class WallContacts {
     }
 
     private Collection<Part> acrossPinholes() {
-        spread();
+        int[] reached = spread();
         Set<Long> known = new HashSet<>();
         parts.forEach(part -> known.add(key(part.first(), part.second())));
         Map<Long, Part> found = new TreeMap<>();
-        spread.forEach((pixel, piece) -> forEachBeside(pixel, beside -> {
-            boolean isPiece = numbers[beside] >= 0;
-            int other = isPiece ? numbers[beside] : spread.get(beside);
-            if (other == PixelMap.NONE || other == piece || !isPiece && other < piece) {
-                return;
+        int[] beside = new int[4];
+        for (int pixel : reached) {
+            int piece = spread.get(pixel);
+            int count = beside(pixel, beside);
+            for (int side = 0; side < count; side++) {
+                boolean isPiece = numbers[beside[side]] >= 0;
+                int other = isPiece ? numbers[beside[side]] : spread.get(beside[side]);
+                if (other == PixelMap.NONE || other == piece || !isPiece && other < piece) {
+                    continue;
+                }
+                long pair = key(Math.min(piece, other), Math.max(piece, other));
+                if (!known.contains(pair)) {
+                    // Closures come the most promising first.
+                    int besides = owner.get(beside[side]);
+                    int closure = besides == PixelMap.NONE ? owner.get(pixel) : Math.min(owner.get(pixel), besides);
+                    found.merge(
+                            pair,
+                            new Part((int) (pair >> 32), (int) pair, closure, 1, Meeting.ACROSS_A_PINHOLE),
+                            WallContacts::together);
+                }
             }
-            int first = Math.min(piece, other);
-            int second = Math.max(piece, other);
-            if (!known.contains(key(first, second))) {
-                // Closures come the most promising first.
-                int besides = owner.get(beside);
-                int closure = besides == PixelMap.NONE ? owner.get(pixel) : Math.min(owner.get(pixel), besides);
-                found.merge(
-                        key(first, second),
-                        new Part(first, second, closure, 1, Meeting.ACROSS_A_PINHOLE),
-                        WallContacts::together);
-            }
-        }));
+        }
         return found.values();
     }
 
@@ -148,18 +151,19 @@ final class WallContacts {
         return new Part(a.first(), a.second(), closure, a.pixels() + b.pixels(), a.meeting());
     }
 
-    private void spread() {
+    /** Returns the pixels that are reached, each next to one from before. */
+    private int[] spread() {
         int[] front = new int[1024];
         int size = 0;
+        int[] beside = new int[4];
         for (int i = 0; i < walls.pixels().length; i++) {
             int wall = walls.pixels()[i];
             owner.putIfAbsent(wall, walls.closure()[i]);
-            int piece = pieceBeside(wall);
+            int piece = pieceBeside(wall, beside);
             if (piece >= 0 && spread.putIfAbsent(wall, piece)) {
                 front = with(front, size++, wall);
             }
         }
-        int[] beside = new int[4];
         for (int i = 0; i < size; i++) {
             int from = front[i];
             int count = beside(from, beside);
@@ -171,11 +175,11 @@ final class WallContacts {
                 }
             }
         }
+        return Arrays.copyOf(front, size);
     }
 
     /** The first piece that shares an edge with a pixel; negative if none does. */
-    private int pieceBeside(int pixel) {
-        int[] beside = new int[4];
+    private int pieceBeside(int pixel, int[] beside) {
         int count = beside(pixel, beside);
         for (int side = 0; side < count; side++) {
             if (numbers[beside[side]] >= 0) {
@@ -193,26 +197,21 @@ final class WallContacts {
 
     /** The pixels that share an edge with one: the first so many of an array of four. */
     private int beside(int pixel, int[] beside) {
-        int[] count = {0};
-        forEachBeside(pixel, each -> beside[count[0]++] = each);
-        return count[0];
-    }
-
-    private void forEachBeside(int pixel, IntConsumer beside) {
         int x = pixel % page.widthPx();
-        int y = pixel / page.widthPx();
+        int count = 0;
         if (x > 0) {
-            beside.accept(pixel - 1);
+            beside[count++] = pixel - 1;
         }
         if (x < page.widthPx() - 1) {
-            beside.accept(pixel + 1);
+            beside[count++] = pixel + 1;
         }
-        if (y > 0) {
-            beside.accept(pixel - page.widthPx());
+        if (pixel >= page.widthPx()) {
+            beside[count++] = pixel - page.widthPx();
         }
-        if (y < page.heightPx() - 1) {
-            beside.accept(pixel + page.widthPx());
+        if (pixel + page.widthPx() < numbers.length) {
+            beside[count++] = pixel + page.widthPx();
         }
+        return count;
     }
 
     private static long key(int first, int second) {

@@ -30,6 +30,16 @@ class GapsTest {
         assertThat(gaps.stream().map(gap -> gap.openings().get(0))).containsExactly(1, 3, 2, 0);
     }
 
+    /** Strokes are 2 wide in these lists: 40 square ones are 160 pixels. */
+    @Test
+    void nobodyIsAskedAboutSlivers() {
+        int[] areas = {9000, 150, 9000, 170, 9000};
+        List<Gap> gaps = Gaps.of(row(0.55, 0.95, 0.95, 0.55), areas, Dams.at(0.5));
+        assertThat(gap(gaps, 0).doubt()).isEqualTo(gap(gaps, 3).doubt());
+        assertThat(gap(gaps, 0).isInDoubt()).isFalse();
+        assertThat(gap(gaps, 3).isInDoubt()).isTrue();
+    }
+
     @Test
     void aLongDamIsWorthALookHoweverSureItSeems() {
         OpeningList row = new OpeningList(List.of(opening(0, 1, 0.97, 14), opening(1, 2, 0.97, 4)), 2);
