@@ -7,7 +7,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.core.exchange.Arrival;
@@ -19,9 +18,8 @@ import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
 
-/** Brings cards in from files, after showing what would come of it. */
+/** Brings cards in from files, after showing what would come of it. Files are read before anything is asked of the database. */
 @Service
-@Transactional
 class Exchange {
 
     private final Palettes palettes;
@@ -50,8 +48,7 @@ class Exchange {
     record PlannedSwatch(String name, String colour) {}
 
     /** @throws UnreadableCards with a message for the user; nothing is changed in any case */
-    @Transactional(readOnly = true)
-    public Plan plan(UUID project, String fileName, byte[] file) {
+    Plan plan(UUID project, String fileName, byte[] file) {
         Arrival arrival = read(fileName, file);
         List<Card> renamed = renamed(arrival.cards(), palettes.of(project));
         List<PlannedCard> cards = new ArrayList<>();

@@ -267,29 +267,37 @@ public class Palettes {
             Card former = old.remove(card.id());
             if (!card.equals(former)) {
                 String kind = card.kind().name();
-                cards.write(card.id(), project, card.name(), card.subject(), kind, card.locked(), i);
-                writeSwatches(card);
+                requireOwn(cards.write(card.id(), project, card.name(), card.subject(), kind, card.locked(), i));
+                writeSwatches(project, card);
             }
         }
         before.cards().stream()
                 .flatMap(card -> card.swatches().stream())
                 .map(Swatch::id)
                 .filter(swatch -> !kept.contains(swatch))
-                .forEach(cards::removeSwatch);
-        old.keySet().forEach(cards::remove);
+                .forEach(swatch -> cards.removeSwatch(project, swatch));
+        old.keySet().forEach(card -> cards.remove(project, card));
     }
 
-    private void writeSwatches(Card card) {
+    private void writeSwatches(UUID project, Card card) {
         for (int i = 0; i < card.swatches().size(); i++) {
             Swatch swatch = card.swatches().get(i);
-            cards.writeSwatch(
+            requireOwn(cards.writeSwatch(
                     swatch.id(),
+                    project,
                     card.id(),
                     swatch.name(),
                     swatch.part(),
                     swatch.note(),
                     swatch.paint().text(),
-                    i);
+                    i));
+        }
+    }
+
+    /** Pages make ids of their own for what is new; one that another project has is not new. */
+    private static void requireOwn(int written) {
+        if (written == 0) {
+            throw new IllegalArgumentException("This number is taken by something else. Nothing was changed.");
         }
     }
 }

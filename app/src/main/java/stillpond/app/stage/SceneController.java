@@ -83,7 +83,12 @@ class SceneController {
     }
 
     @PostMapping("/take-back")
-    String takeBack(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, RedirectAttributes told) {
+    String takeBack(
+            @PathVariable UUID project,
+            @PathVariable UUID scene,
+            @AuthenticationPrincipal SignedIn person,
+            RedirectAttributes told) {
+        projects.scene(project, scene);
         try {
             told.addFlashAttribute("said", "Taken back: " + stagings.undo(project, person.id()) + ".");
         } catch (IllegalArgumentException refusal) {

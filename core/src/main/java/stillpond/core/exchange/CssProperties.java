@@ -19,7 +19,11 @@ import stillpond.core.palette.Swatch;
 /** Cards as CSS custom properties (W3C CSS Custom Properties for Cascading Variables, Level 1). */
 public final class CssProperties {
 
-    private static final Pattern DECLARATION = Pattern.compile("--([\\w-]+)\\s*:\\s*([^;}]+)[;}]");
+    private static final int LONGEST_BYTES = 1_000_000;
+
+    /** Never goes back over what it has read, so that no text keeps it for long; the last declaration may end with the file. */
+    private static final Pattern DECLARATION =
+            Pattern.compile("(?<![\\w-])--([\\w-]++)\\s*+:\\s*+([^;}]++)(?:[;}]|\\z)");
 
     private CssProperties() {}
 
@@ -42,6 +46,10 @@ public final class CssProperties {
 
     /** Reads every custom property that is a hex colour onto one card. @throws UnreadableCards if there is none */
     public static Arrival read(byte[] file) {
+        if (file.length > LONGEST_BYTES) {
+            throw new UnreadableCards(
+                    "This style sheet is larger than 1 MB, more than colours need. Nothing was taken over.");
+        }
         List<Swatch> swatches = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
         Matcher found = DECLARATION.matcher(new String(file, StandardCharsets.UTF_8));

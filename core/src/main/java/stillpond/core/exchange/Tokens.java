@@ -1,7 +1,10 @@
 package stillpond.core.exchange;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -334,41 +337,81 @@ public final class Tokens {
             return colour;
         }
 
-        /** Whatever follows itself, or follows what could not be read, is left out and told. */
+        /** Whatever follows itself, or follows what could not be read, is left out and told. Linear in the ties. */
         private void dropCircles(Map<String, Swatch> swatches) {
-            boolean dropped = true;
-            Map<UUID, Swatch> byId = new LinkedHashMap<>();
+            Map<UUID, Swatch> byId = new HashMap<>();
             swatches.values().forEach(swatch -> byId.put(swatch.id(), swatch));
-            while (dropped) {
-                dropped = swatches.entrySet().removeIf(each -> {
-                    String reason = reasonAgainst(each.getValue(), byId);
-                    if (reason != null) {
-                        problems.add(new Problem(each.getKey(), reason));
-                        byId.remove(each.getValue().id());
-                    }
-                    return reason != null;
-                });
-            }
+            Set<UUID> settled = settled(byId);
+            Map<UUID, String> before = circles(byId, settled);
+            swatches.entrySet().removeIf(each -> {
+                UUID id = each.getValue().id();
+                if (!settled.contains(id)) {
+                    String reason = before.containsKey(id)
+                            ? "It follows itself, by way of " + before.get(id) + "."
+                            : "It follows a colour that could not be read.";
+                    problems.add(new Problem(each.getKey(), reason));
+                }
+                return !settled.contains(id);
+            });
         }
 
-        private static String reasonAgainst(Swatch swatch, Map<UUID, Swatch> byId) {
-            List<UUID> next = new ArrayList<>(List.of(swatch.id()));
-            Set<UUID> seen = new HashSet<>();
-            while (!next.isEmpty()) {
-                Swatch at = byId.get(next.remove(next.size() - 1));
-                if (at == null) {
-                    return "It follows a colour that could not be read.";
+        /** Those that follow nothing, and those that follow only such (A. B. Kahn, "Topological sorting of large networks", 1962). */
+        private static Set<UUID> settled(Map<UUID, Swatch> byId) {
+            Map<UUID, List<UUID>> followers = new HashMap<>();
+            Map<UUID, Integer> unsettled = new HashMap<>();
+            Deque<UUID> next = new ArrayDeque<>();
+            byId.forEach((id, swatch) -> {
+                List<UUID> sources = sources(swatch);
+                sources.forEach(source -> followers
+                        .computeIfAbsent(source, any -> new ArrayList<>())
+                        .add(id));
+                unsettled.put(id, sources.size());
+                if (sources.isEmpty()) {
+                    next.add(id);
                 }
-                if (at.paint() instanceof Paint.Tied tied) {
-                    List<UUID> sources = new ArrayList<>(List.of(tied.source()));
-                    tied.tie().other().ifPresent(sources::add);
-                    if (sources.contains(swatch.id())) {
-                        return "It follows itself, by way of " + at.name() + ".";
+            });
+            Set<UUID> settled = new HashSet<>();
+            while (!next.isEmpty()) {
+                UUID id = next.remove();
+                settled.add(id);
+                for (UUID follower : followers.getOrDefault(id, List.of())) {
+                    if (unsettled.merge(follower, -1, Integer::sum) == 0) {
+                        next.add(follower);
                     }
-                    sources.stream().filter(seen::add).forEach(next::add);
                 }
             }
-            return null;
+            return settled;
+        }
+
+        /** Of each swatch in a circle the name of the one that closes it. Each is gone over once. */
+        private static Map<UUID, String> circles(Map<UUID, Swatch> byId, Set<UUID> settled) {
+            Map<UUID, String> before = new HashMap<>();
+            Set<UUID> seen = new HashSet<>(settled);
+            for (UUID start : byId.keySet()) {
+                List<UUID> way = new ArrayList<>();
+                Optional<UUID> at = Optional.of(start);
+                while (at.isPresent() && seen.add(at.get())) {
+                    way.add(at.get());
+                    at = sources(byId.get(at.get())).stream()
+                            .filter(source -> byId.containsKey(source) && !settled.contains(source))
+                            .findFirst();
+                }
+                int from = at.map(way::indexOf).orElse(-1);
+                for (int i = from; i >= 0 && i < way.size(); i++) {
+                    UUID last = way.get(i == from ? way.size() - 1 : i - 1);
+                    before.put(way.get(i), byId.get(last).name());
+                }
+            }
+            return before;
+        }
+
+        private static List<UUID> sources(Swatch swatch) {
+            if (!(swatch.paint() instanceof Paint.Tied tied)) {
+                return List.of();
+            }
+            List<UUID> sources = new ArrayList<>(List.of(tied.source()));
+            tied.tie().other().ifPresent(sources::add);
+            return sources;
         }
 
         private static String text(ObjectNode node, String field) {

@@ -20,6 +20,9 @@ public final class HandDam {
     /** Ends of the line are carried on to ink within this many stroke widths. */
     private static final double SNAP = 4;
 
+    /** No line that a hand draws is longer than so many times around the page. */
+    private static final double LONGEST = 4;
+
     private HandDam() {}
 
     /** What came of a line. */
@@ -43,8 +46,10 @@ public final class HandDam {
      * Draws a dam into the cells of a page, in place: the openings given are no longer to be used if it parts something.
      *
      * @param drawn two points or more, in pixels of the page
+     * @throws IllegalArgumentException with a message for the user if the line is endless, or far longer than a hand draws
      */
     public static Outcome draw(Openings openings, InkPlane ink, List<Point> drawn) {
+        requireDrawable(drawn, ink);
         List<Point> line = snapped(drawn, ink, SNAP * openings.strokePx());
         List<Integer> wall = new ArrayList<>();
         LineRaster.forEach(line, ink.widthPx(), ink.heightPx(), wall::add);
@@ -77,6 +82,7 @@ public final class HandDam {
      * @return the openings with those of the line behind all that were there before; none of strength 0 is dammed at any reach but 0
      */
     public static Openings joined(Openings openings, InkPlane ink, List<Point> drawn) {
+        requireDrawable(drawn, ink);
         List<Opening> all = new ArrayList<>(openings.openings());
         int[] before = {-1};
         LineRaster.forEach(drawn, ink.widthPx(), ink.heightPx(), pixel -> {
@@ -88,6 +94,18 @@ public final class HandDam {
             before[0] = cell;
         });
         return new Openings(openings.cells(), all, openings.strokePx(), openings.defaultReach(), openings.isLimited());
+    }
+
+    private static void requireDrawable(List<Point> drawn, InkPlane ink) {
+        double length = 0;
+        for (int i = 1; i < drawn.size(); i++) {
+            length += drawn.get(i).distanceTo(drawn.get(i - 1));
+        }
+        // Not a number is not less either.
+        if (!(length <= LONGEST * 2 * (ink.widthPx() + ink.heightPx()))) {
+            throw new IllegalArgumentException(
+                    "This line is far longer than the sheet is around. Draw a shorter one; nothing was changed.");
+        }
     }
 
     private static List<Point> snapped(List<Point> drawn, InkPlane ink, double reach) {

@@ -1,7 +1,9 @@
 package stillpond.core.palette;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -28,7 +30,11 @@ public final class Palette implements SwatchColours {
                 swatches.put(swatch.id(), swatch);
             }
         }
-        swatches.keySet().forEach(swatch -> resolve(swatch, new LinkedHashSet<>()));
+        for (UUID swatch : swatches.keySet()) {
+            if (!colours.containsKey(swatch)) {
+                resolve(swatch);
+            }
+        }
     }
 
     public List<Card> cards() {
@@ -121,25 +127,44 @@ public final class Palette implements SwatchColours {
         return cardOf(swatch).orElseThrow(() -> new IllegalArgumentException("This swatch is not there any more."));
     }
 
-    private Srgb resolve(UUID id, Set<UUID> onTheWay) {
-        Srgb known = colours.get(id);
-        if (known != null) {
-            return known;
+    /** Step by step and not by calls within calls: ties may go through thousands of swatches. */
+    private void resolve(UUID start) {
+        Set<UUID> onTheWay = new LinkedHashSet<>();
+        Deque<UUID> way = new ArrayDeque<>();
+        go(start, way, onTheWay);
+        while (!way.isEmpty()) {
+            UUID id = way.peek();
+            Paint paint = swatches.get(id).paint();
+            Optional<UUID> open = sources(paint).stream()
+                    .filter(source -> !colours.containsKey(source))
+                    .findFirst();
+            if (open.isPresent()) {
+                go(open.get(), way, onTheWay);
+            } else {
+                colours.put(id, resolved(paint));
+                onTheWay.remove(way.pop());
+            }
         }
-        Swatch swatch = swatches.get(id);
-        if (swatch == null) {
+    }
+
+    private void go(UUID id, Deque<UUID> way, Set<UUID> onTheWay) {
+        if (!swatches.containsKey(id)) {
             throw new IllegalArgumentException("A swatch is tied to one that is not there any more.");
         }
         if (!onTheWay.add(id)) {
             throw new IllegalArgumentException("This tie would go round in a circle: " + chain(onTheWay, id) + ".");
         }
-        Srgb colour = resolve(swatch.paint(), onTheWay);
-        onTheWay.remove(id);
-        colours.put(id, colour);
-        return colour;
+        way.push(id);
     }
 
-    private Srgb resolve(Paint paint, Set<UUID> onTheWay) {
+    private static List<UUID> sources(Paint paint) {
+        if (!(paint instanceof Paint.Tied tied)) {
+            return List.of();
+        }
+        return tied.tie().other().map(other -> List.of(tied.source(), other)).orElse(List.of(tied.source()));
+    }
+
+    private Srgb resolved(Paint paint) {
         if (paint instanceof Paint.Process process) {
             return process.colour();
         }
@@ -147,7 +172,7 @@ public final class Palette implements SwatchColours {
             return spot.standIn();
         }
         Paint.Tied tied = (Paint.Tied) paint;
-        return tied.tie().of(resolve(tied.source(), onTheWay), other -> resolve(other, onTheWay));
+        return tied.tie().of(colours.get(tied.source()), colours::get);
     }
 
     /** The names on the way from a swatch back to itself. */

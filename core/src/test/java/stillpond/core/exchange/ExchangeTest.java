@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Paint;
@@ -89,6 +90,45 @@ class ExchangeTest {
         assertThat(deep.problems())
                 .singleElement()
                 .satisfies(problem -> assertThat(problem.message()).contains("deep"));
+    }
+
+    /** What takes the square of its length, or more, would not be done within the minute. */
+    @Test
+    @Timeout(60)
+    void textsThatAreMadeToTakeLongDoNot() {
+        for (String css : List.of("-".repeat(900_000), "--a:".repeat(200_000), "--a ".repeat(200_000))) {
+            assertThatThrownBy(() -> CssProperties.read(css.getBytes(StandardCharsets.UTF_8)))
+                    .isInstanceOf(UnreadableCards.class);
+        }
+        assertThatThrownBy(() -> CssProperties.read(new byte[2_000_000])).hasMessageContaining("1 MB");
+
+        Arrival lost = read(aliases("{Hut.Nowhere}"));
+        assertThat(lost.cards()).isEmpty();
+        assertThat(lost.problems()).hasSize(4900);
+
+        Arrival circle = read(aliases("{Hut.c0}"));
+        assertThat(circle.cards()).isEmpty();
+        assertThat(circle.problems().get(0).message()).contains("follows itself");
+
+        Arrival whole = read(aliases("#123456"));
+        Swatch first = whole.cards().get(0).swatches().get(0);
+        assertThat(new Palette(whole.cards()).colourOf(first.id())).hasValue(Srgb.ofHex("#123456"));
+    }
+
+    /** 4900 colours, each of which follows the next one. */
+    private static String aliases(String last) {
+        StringBuilder json = new StringBuilder("{\"Hut\": {\"$type\": \"color\"");
+        for (int i = 0; i < 4899; i++) {
+            json.append(",\"c" + i + "\":{\"$value\":\"{Hut.c" + (i + 1) + "}\"}");
+        }
+        return json + ",\"c4899\":{\"$value\":\"" + last + "\"}}}";
+    }
+
+    @Test
+    void theLastDeclarationOfAStyleSheetMayEndWithTheFile() {
+        Arrival arrival =
+                CssProperties.read("--coat:#2f6f5e;x--y:#111;--scarf: #d2603f".getBytes(StandardCharsets.UTF_8));
+        assertThat(arrival.cards().get(0).swatches()).extracting(Swatch::name).containsExactly("Coat", "Scarf");
     }
 
     @Test

@@ -1,11 +1,13 @@
 package stillpond.core.gap;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.geom.Arc2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import stillpond.core.cell.Cell;
 import stillpond.core.ink.InkPlane;
@@ -44,6 +46,21 @@ class HandDamTest {
         assertThat(sum).isEqualTo(inBox.areaPx());
         parted.former().forEach(patch -> patch.restore(after.cells().plane()));
         assertThat(after.cells().plane().numbers()).isEqualTo(former);
+    }
+
+    @Test
+    void aLineThatNoHandDrawsIsRefused() {
+        List<List<Point>> lines = List.of(
+                List.of(new Point(-1e9, 100), new Point(1e9, 100)),
+                List.of(new Point(0, 0), new Point(Double.POSITIVE_INFINITY, 0)),
+                List.of(new Point(Double.NaN, 0), new Point(10, 10)),
+                IntStream.range(0, 2000)
+                        .mapToObj(i -> new Point(i % 2 * 500, i))
+                        .toList());
+        for (List<Point> line : lines) {
+            assertThatThrownBy(() -> HandDam.draw(before, ink, line)).hasMessageContaining("longer than the sheet");
+            assertThatThrownBy(() -> HandDam.joined(before, ink, line)).hasMessageContaining("longer than the sheet");
+        }
     }
 
     @Test
