@@ -19,7 +19,7 @@ import stillpond.core.ink.InkPlane;
 public record Openings(CellMap cells, List<Opening> openings, double strokePx, double defaultReach, boolean isLimited) {
 
     /** The version of the analysis; raised when the same ink would give other cells or openings. */
-    public static final int VERSION = 3;
+    public static final int VERSION = 4;
 
     /** Nobody would ever want a dam there: the pieces are one cell. */
     private static final double NEVER = 0.005;

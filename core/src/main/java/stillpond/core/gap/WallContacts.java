@@ -22,6 +22,9 @@ import stillpond.core.ink.InkPlane;
  */
 final class WallContacts {
 
+    /** Where walls lie side by side, so many pixels from one to the paper behind the others. */
+    private static final int FURTHEST_BESIDE = 8;
+
     private final InkPlane page;
     private final Walls walls;
     private final int[] numbers;
@@ -51,25 +54,36 @@ final class WallContacts {
         return parts;
     }
 
-    /** The pixels of a closure that part two cells, in the order of its line; all of them if the cells meet beside it only. */
+    /** The pixels of a closure that part two cells, in the order of its line; those nearest to where they meet, if they meet beside it only. */
     List<Integer> stretch(int closure, int first, int second, int[] cellOfPiece) {
-        List<Integer> pixels = new ArrayList<>();
-        List<Integer> all = new ArrayList<>();
-        int[] around = new int[9];
-        for (int pixel : walls.of(closure)) {
-            int count = piecesAround(pixel, around);
-            boolean hasFirst = false;
-            boolean hasSecond = false;
-            for (int i = 0; i < count; i++) {
-                hasFirst |= cellOfPiece[around[i]] == first;
-                hasSecond |= cellOfPiece[around[i]] == second;
+        int[] all = walls.of(closure);
+        for (int reach = 1; reach <= FURTHEST_BESIDE; reach++) {
+            List<Integer> pixels = new ArrayList<>();
+            for (int pixel : all) {
+                if (isAround(pixel, reach, first, cellOfPiece) && isAround(pixel, reach, second, cellOfPiece)) {
+                    pixels.add(pixel);
+                }
             }
-            if (hasFirst && hasSecond) {
-                pixels.add(pixel);
+            if (!pixels.isEmpty()) {
+                return pixels;
             }
-            all.add(pixel);
         }
-        return pixels.isEmpty() ? all : pixels;
+        return Arrays.stream(all).boxed().toList();
+    }
+
+    private boolean isAround(int pixel, int reach, int cell, int[] cellOfPiece) {
+        int width = page.widthPx();
+        int x = pixel % width;
+        int y = pixel / width;
+        for (int ny = Math.max(0, y - reach); ny <= Math.min(page.heightPx() - 1, y + reach); ny++) {
+            for (int nx = Math.max(0, x - reach); nx <= Math.min(width - 1, x + reach); nx++) {
+                int piece = numbers[ny * width + nx];
+                if (piece >= 0 && cellOfPiece[piece] == cell) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private List<Part> acrossOnePixel() {
