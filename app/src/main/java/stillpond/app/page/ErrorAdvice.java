@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
 import stillpond.core.exchange.UnreadableCards;
 import stillpond.core.format.UnreadableFile;
@@ -50,6 +51,14 @@ class ErrorAdvice {
                 request,
                 HttpStatus.CONTENT_TOO_LARGE,
                 "The file is larger than " + maxFile.toMegabytes() + " MB, so it was not taken.");
+    }
+
+    @ExceptionHandler(MultipartException.class)
+    Object noForm(HttpServletRequest request) {
+        return answer(
+                request,
+                HttpStatus.BAD_REQUEST,
+                "A file is sent the way a form sends it; this was sent otherwise, so nothing was taken.");
     }
 
     @ExceptionHandler(IllegalArgumentException.class)
