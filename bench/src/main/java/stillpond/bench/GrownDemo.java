@@ -40,7 +40,7 @@ final class GrownDemo {
                         select (select id from one_layer), n, s.ids[1 + n % array_length(s.ids, 1)]
                         from generate_series(0, 999) n,
                              (select array_agg(swatch.id) ids from swatch join card on card.id = card_id
-                              where project_id = (select project_id from one_sheet)) s""");
+                              where card.project_id = (select project_id from one_sheet)) s""");
             }
         }
     }
