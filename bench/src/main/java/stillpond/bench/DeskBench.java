@@ -164,18 +164,16 @@ final class DeskBench {
         comeNear(line);
         page.locator("#tool-fill").click();
         untilUnpacked(() -> page.locator("#tool-dam").click());
-        String undone = page.locator("#left").textContent();
         double[] took = new double[effort.dams];
         for (int i = 0; i < took.length; i++) {
             page.evaluate("() => performance.clearMarks('new cells')");
-            draw(line);
+            // Asked for once the new cells are stored.
+            page.waitForResponse(response -> response.url().endsWith("/desk"), () -> draw(line));
             page.waitForFunction("() => performance.getEntriesByName('new cells').length > 0");
             took[i] = ((Number) page.evaluate(
                             "() => performance.getEntriesByName('new cells')[0].startTime - window.released"))
                     .doubleValue();
-            page.waitForFunction("text => document.getElementById('left').textContent !== text", undone);
             untilUnpacked(() -> page.keyboard().press("Control+z"));
-            page.waitForFunction("text => document.getElementById('left').textContent === text", undone);
         }
         return median(took);
     }
