@@ -1,4 +1,4 @@
-import { call } from "../../shared/http";
+import { call, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Opening } from "../model/openings";
 import type { NewCells } from "../model/new-cells";
@@ -128,8 +128,12 @@ export class DamTool {
       if (!(await this.newCells.draw(lifting ? "joins" : "dams", line))) {
         this.work.notice.set(lifting ? JOINS_NOTHING : PARTS_NOTHING);
       }
-    } catch {
-      this.work.notice.set("The line could not be stored, so it was not kept. Draw it again.");
+    } catch (error) {
+      this.work.notice.set(
+        error instanceof Refusal
+          ? error.message
+          : "The server did not answer, so the line was not kept. Draw it again when it is back.",
+      );
     }
   }
 

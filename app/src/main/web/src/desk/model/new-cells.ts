@@ -1,5 +1,5 @@
 import { atom } from "nanostores";
-import { call, lines } from "../../shared/http";
+import { call, lines, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
@@ -49,6 +49,7 @@ export class NewCells {
     return this.work.whileCutting(async () => {
       let changed = false;
       let stored = false;
+      let reason = "The line could not be stored.";
       try {
         for await (const answer of lines<LineAnswer>(`${this.sheetPath}/${what}`, line)) {
           if (answer.patch) {
@@ -56,6 +57,7 @@ export class NewCells {
             this.patch(answer.layer!, readDamPatch(answer.patch));
           }
           stored ||= answer.stored === true;
+          reason = answer.reason ?? reason;
         }
       } finally {
         if (changed) {
@@ -63,7 +65,7 @@ export class NewCells {
         }
       }
       if (changed && !stored) {
-        throw new Error("The line could not be stored.");
+        throw new Refusal(409, reason);
       }
       return changed;
     });

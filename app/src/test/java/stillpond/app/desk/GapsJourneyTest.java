@@ -151,6 +151,7 @@ class GapsJourneyTest {
         desk.expectLeft("1 of 2 regions left");
         assertThat(desk.shown(2200, 1000)).as("the fill before the dam stays").isEqualTo(COAT);
         desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));
+        desk.expectLeft("1 of 3 regions left");
         desk.press("Escape");
         desk.take("Scarf");
         desk.click(2200, 1000);
