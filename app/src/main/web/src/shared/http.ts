@@ -1,8 +1,15 @@
+/** A problem detail (RFC 9457); {@code change} names the one of several changes that it is about. */
+interface Problem {
+  detail?: string;
+  change?: string;
+}
+
 /** A call that the server answered with an error; the message is for the user to read. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
     message: string,
+    readonly change?: string,
   ) {
     super(message);
   }
@@ -23,7 +30,7 @@ export async function call<T>(path: string, body?: unknown): Promise<T> {
     body: body === undefined ? null : JSON.stringify(body),
   });
   if (!response.ok) {
-    throw new Refusal(response.status, await reason(response));
+    throw await refusal(response);
   }
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
@@ -33,7 +40,7 @@ export async function* lines<T>(path: string, body: unknown): AsyncGenerator<T> 
   const headers = { ...callHeaders(), "Content-Type": "application/json" };
   const response = await fetch(path, { method: "POST", headers, body: JSON.stringify(body) });
   if (!response.ok) {
-    throw new Refusal(response.status, await reason(response));
+    throw await refusal(response);
   }
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
   let text = "";
@@ -53,18 +60,14 @@ export async function send<T>(path: string, file: File): Promise<T> {
   form.append("file", file);
   const response = await fetch(path, { method: "POST", headers: callHeaders(), body: form });
   if (!response.ok) {
-    throw new Refusal(response.status, await reason(response));
+    throw await refusal(response);
   }
   return (await response.json()) as T;
 }
 
-async function reason(response: Response): Promise<string> {
-  try {
-    const problem = (await response.json()) as { detail?: string };
-    return problem.detail ?? response.statusText;
-  } catch {
-    return response.statusText;
-  }
+async function refusal(response: Response): Promise<Refusal> {
+  const { detail, change } = (await response.json().catch(() => ({}))) as Problem;
+  return new Refusal(response.status, detail ?? response.statusText, change);
 }
 
 export function meta(name: string): string {

@@ -124,7 +124,7 @@ class FlatsAdoption {
             swatchByColour.put(colour, swatch.id());
         }
         Card card = new Card(UUID.randomUUID(), "From " + title, "adopted flats", swatches);
-        palettes.change(project, author, false, List.of(new PaletteEdit.AddCard(card)));
+        palettes.change(project, author, List.of(new PaletteEdit.AddCard(card)));
         return swatches.size();
     }
 

@@ -23,6 +23,7 @@ import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
@@ -77,7 +78,7 @@ class CardController {
         model.addAttribute("project", projects.get(project));
         model.addAttribute("card", CardView.of(palette.card(card).orElseThrow(), palette));
         model.addAttribute("cards", CardView.of(palette));
-        model.addAttribute("isLead", projects.isLead(project, person.id()));
+        model.addAttribute("isLead", projects.may(project, person.id(), Right.CHANGE_LOCKED_CARDS));
         model.addAttribute(
                 "wardrobes",
                 stagings.of(project).wardrobes(card).stream()
@@ -89,17 +90,21 @@ class CardController {
     }
 
     @PostMapping("/projects/{project}/print-condition")
-    String choosePrintCondition(@PathVariable UUID project, @RequestParam MultipartFile file) throws IOException {
+    String choosePrintCondition(
+            @PathVariable UUID project, @AuthenticationPrincipal SignedIn person, @RequestParam MultipartFile file)
+            throws IOException {
+        projects.require(project, person.id(), Right.CHOOSE_PRINT_CONDITION);
         press.choose(project, FileTitle.of(String.valueOf(file.getOriginalFilename())), file.getBytes());
         return "redirect:/projects/" + project + "/cards";
     }
 
     /** All cards, and what goes for all of them. */
     @GetMapping("/projects/{project}/cards")
-    String cards(@PathVariable UUID project, Model model) {
+    String cards(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, Model model) {
         model.addAttribute("project", projects.get(project));
         model.addAttribute("cards", CardView.of(palettes.of(project)));
         model.addAttribute("press", press.titleOf(project));
+        model.addAttribute("mayChoosePress", projects.may(project, person.id(), Right.CHOOSE_PRINT_CONDITION));
         model.addAttribute("proposals", proposals.open(project));
         return "card/cards";
     }
@@ -107,15 +112,20 @@ class CardController {
     @PostMapping("/projects/{project}/cards")
     String add(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, @RequestParam String name) {
         Card card = new Card(UUID.randomUUID(), name.strip(), "", List.of());
-        boolean isLead = projects.isLead(project, person.id());
-        palettes.change(project, person.id(), isLead, List.of(new PaletteEdit.AddCard(card)));
+        palettes.change(project, person.id(), List.of(new PaletteEdit.AddCard(card)));
         return "redirect:/projects/" + project + "/cards/" + card.id();
     }
 
     @PostMapping("/projects/{project}/cards/{card}/model-sheet")
-    String chooseModelSheet(@PathVariable UUID project, @PathVariable UUID card, @RequestParam UUID sheet) {
+    String chooseModelSheet(
+            @PathVariable UUID project,
+            @PathVariable UUID card,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam UUID sheet) {
         sheets.get(project, sheet);
-        palettes.of(project).card(card).orElseThrow();
+        if (palettes.of(project).card(card).orElseThrow().locked()) {
+            projects.require(project, person.id(), Right.CHANGE_LOCKED_CARDS);
+        }
         modelSheets.choose(card, sheet);
         return "redirect:/projects/" + project + "/cards/" + card;
     }

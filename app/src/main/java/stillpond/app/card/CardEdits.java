@@ -10,7 +10,6 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
-import stillpond.app.project.Projects;
 import stillpond.app.sheet.WornSwatches;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
@@ -24,13 +23,11 @@ import stillpond.core.palette.Swatch;
 class CardEdits {
 
     private final Palettes palettes;
-    private final Projects projects;
     private final WornSwatches worn;
     private final UsedColours used;
 
-    CardEdits(Palettes palettes, Projects projects, WornSwatches worn, UsedColours used) {
+    CardEdits(Palettes palettes, WornSwatches worn, UsedColours used) {
         this.palettes = palettes;
-        this.projects = projects;
         this.worn = worn;
         this.used = used;
     }
@@ -53,8 +50,7 @@ class CardEdits {
             throw new IllegalArgumentException("No change was named.");
         }
         Palette before = palettes.of(project);
-        Palettes.Made made =
-                palettes.change(project, author, projects.isLead(project, author), edits(messages, before), reason);
+        Palettes.Made made = palettes.change(project, author, edits(messages, before), reason);
         Palette after = palettes.of(project);
         for (EditMessage message : messages) {
             if (message.kind() == EditMessage.Kind.REMOVE) {

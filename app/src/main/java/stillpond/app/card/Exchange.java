@@ -8,7 +8,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import stillpond.app.palette.Palettes;
-import stillpond.app.project.Projects;
 import stillpond.core.exchange.Arrival;
 import stillpond.core.exchange.CardCsv;
 import stillpond.core.exchange.CssProperties;
@@ -23,11 +22,9 @@ import stillpond.core.palette.PaletteEdit;
 class Exchange {
 
     private final Palettes palettes;
-    private final Projects projects;
 
-    Exchange(Palettes palettes, Projects projects) {
+    Exchange(Palettes palettes) {
         this.palettes = palettes;
-        this.projects = projects;
     }
 
     /**
@@ -71,8 +68,7 @@ class Exchange {
     /** Adds all cards of a file as one change. */
     Palettes.Made take(UUID project, UUID author, String fileName, byte[] file) {
         List<Card> cards = renamed(read(fileName, file).cards(), palettes.of(project));
-        return palettes.change(
-                project, author, projects.isLead(project, author), List.of(new PaletteEdit.AddCards(cards)));
+        return palettes.change(project, author, List.of(new PaletteEdit.AddCards(cards)));
     }
 
     private static Arrival read(String fileName, byte[] file) {

@@ -19,6 +19,7 @@ import stillpond.app.account.Accounts;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.colour.Srgb;
@@ -82,7 +83,8 @@ class HistoryController {
         model.addAttribute("card", present);
         model.addAttribute("states", states);
         model.addAttribute("compared", compared.orElse(null));
-        model.addAttribute("mayEdit", !present.locked() || projects.isLead(project, person.id()));
+        model.addAttribute(
+                "mayEdit", !present.locked() || projects.may(project, person.id(), Right.CHANGE_LOCKED_CARDS));
         compared.ifPresent(each -> compare(project, each, palette, present, model));
         return "card/history";
     }
@@ -151,12 +153,7 @@ class HistoryController {
                 .findFirst()
                 .orElseThrow()
                 .card();
-        palettes.change(
-                project,
-                person.id(),
-                projects.isLead(project, person.id()),
-                List.of(new PaletteEdit.Restore(former)),
-                reason.strip());
+        palettes.change(project, person.id(), List.of(new PaletteEdit.Restore(former)), reason.strip());
         told.addFlashAttribute("said", "Brought back, on every sheet. It can be taken back on the card.");
         return "redirect:/projects/{project}/cards/{card}/history";
     }

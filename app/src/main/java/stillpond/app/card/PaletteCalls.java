@@ -18,6 +18,7 @@ import stillpond.app.palette.CardState;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
 import stillpond.core.colour.Adjustment;
 import stillpond.core.colour.Cmyk;
 import stillpond.core.colour.ColourNames;
@@ -64,7 +65,7 @@ class PaletteCalls {
                 palettes.undoable(project, person.id())
                         .map(Palettes.Made::words)
                         .orElse(null),
-                projects.isLead(project, person.id()));
+                projects.may(project, person.id(), Right.CHANGE_LOCKED_CARDS));
     }
 
     @PostMapping("/changes")

@@ -17,6 +17,7 @@ import stillpond.app.account.Accounts;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
@@ -65,7 +66,7 @@ class ProposalController {
                 .toList());
         Palette palette = palettes.of(project);
         model.addAttribute("project", projects.get(project));
-        model.addAttribute("isLead", projects.isLead(project, person.id()));
+        model.addAttribute("isLead", projects.may(project, person.id(), Right.ANSWER_PROPOSALS));
         model.addAttribute(
                 "proposals",
                 all.stream().map(each -> view(project, each, names, palette)).toList());
@@ -109,7 +110,7 @@ class ProposalController {
             @PathVariable UUID proposal,
             @AuthenticationPrincipal SignedIn person,
             RedirectAttributes told) {
-        requireLead(project, person);
+        projects.require(project, person.id(), Right.ANSWER_PROPOSALS);
         try {
             proposals.take(project, proposal, person.id());
             told.addFlashAttribute("said", "Taken, on every sheet.");
@@ -125,7 +126,7 @@ class ProposalController {
             @PathVariable UUID proposal,
             @RequestParam(defaultValue = "") String answer,
             @AuthenticationPrincipal SignedIn person) {
-        requireLead(project, person);
+        projects.require(project, person.id(), Right.ANSWER_PROPOSALS);
         proposals.answer(project, proposal, person.id(), Proposals.State.DECLINED, answer);
         return BACK;
     }
@@ -139,11 +140,5 @@ class ProposalController {
         }
         proposals.answer(project, proposal, person.id(), Proposals.State.WITHDRAWN, "");
         return BACK;
-    }
-
-    private void requireLead(UUID project, SignedIn person) {
-        if (!projects.isLead(project, person.id())) {
-            throw new IllegalArgumentException("Only the lead answers proposals.");
-        }
     }
 }

@@ -16,6 +16,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Wardrobe;
@@ -116,9 +117,8 @@ class WardrobeController {
 
     private Card requireChangeable(UUID project, UUID card, SignedIn person) {
         Card present = palettes.of(project).card(card).orElseThrow();
-        if (present.locked() && !projects.isLead(project, person.id())) {
-            throw new IllegalArgumentException(
-                    "This card is locked, and its wardrobes with it: only the lead changes them. Nothing was changed.");
+        if (present.locked()) {
+            projects.require(project, person.id(), Right.CHANGE_LOCKED_CARDS);
         }
         return present;
     }

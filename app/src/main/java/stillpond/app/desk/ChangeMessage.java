@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.UnfitChange;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamState;
 
@@ -29,9 +30,20 @@ record ChangeMessage(
         Double reach,
         UUID concerns) {
 
-    /** @throws IllegalArgumentException if a field is missing or makes no sense */
+    /**
+     * @throws UnfitChange if a field is missing or makes no sense
+     * @throws IllegalArgumentException if it does not even have an id
+     */
     ChangeRequest asRequest() {
         require("id", id);
+        try {
+            return asRequestOfItsKind();
+        } catch (IllegalArgumentException problem) {
+            throw new UnfitChange(id, problem.getMessage());
+        }
+    }
+
+    private ChangeRequest asRequestOfItsKind() {
         return switch (Objects.toString(kind)) {
             case "lay" -> new ChangeRequest.Lay(id, require("layer", layer), byCell(require("fills", fills)));
             case "dam" ->

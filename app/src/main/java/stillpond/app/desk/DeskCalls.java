@@ -6,9 +6,12 @@ import java.util.NoSuchElementException;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,9 +19,11 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
+import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.UnfitChange;
 import stillpond.core.gap.Figure;
 
 /** The calls of the desk. */
@@ -67,7 +72,10 @@ class DeskCalls {
         return sheets.figures(sheets.get(project, sheet).frontLayer());
     }
 
-    /** Makes the changes in their order, each by itself: one that is refused does not hold up the others. */
+    /**
+     * Makes the changes in their order. One that is refused does not hold up the others; if one cannot be understood, none is made, and it is
+     * named.
+     */
     @PostMapping("/changes")
     List<ChangeAnswer> make(
             @PathVariable UUID project,
@@ -75,10 +83,18 @@ class DeskCalls {
             @AuthenticationPrincipal SignedIn person,
             @RequestBody List<ChangeMessage> messages) {
         sheets.get(project, sheet);
-        return messages.stream()
-                .map(message -> changes.make(sheet, person.id(), message.asRequest()))
+        List<ChangeRequest> requests =
+                messages.stream().map(ChangeMessage::asRequest).toList();
+        return changes.makeAll(sheet, person.id(), requests).stream()
                 .map(ChangeAnswer::of)
                 .toList();
+    }
+
+    @ExceptionHandler(UnfitChange.class)
+    ProblemDetail unfit(UnfitChange problem) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, problem.getMessage());
+        detail.setProperty("change", problem.change());
+        return detail;
     }
 
     /** A plane of this sheet as it is stored: gzip, and the same for ever under the same name. */

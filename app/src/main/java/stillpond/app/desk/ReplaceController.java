@@ -42,6 +42,6 @@ class ReplaceController {
         List<Sheet> scope = sheets.inProject(project).stream()
                 .filter(each -> message.scope() == Scope.PROJECT || each.scene().equals(scene))
                 .toList();
-        return replacing.replace(scope, person.id(), message.swatch(), message.by());
+        return replacing.replace(project, scope, person.id(), message.swatch(), message.by());
     }
 }

@@ -88,7 +88,7 @@ class FindController {
         for (UUID swatch : new HashSet<>(swatches)) {
             if (!swatch.equals(by)) {
                 regions += replacing
-                        .replace(sheets.inProject(project), person.id(), swatch, by)
+                        .replace(project, sheets.inProject(project), person.id(), swatch, by)
                         .regions();
             }
         }

@@ -15,6 +15,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
+import stillpond.app.project.NotAllowed;
 import stillpond.core.exchange.UnreadableCards;
 import stillpond.core.format.UnreadableFile;
 
@@ -59,6 +60,11 @@ class ErrorAdvice {
                 request,
                 HttpStatus.BAD_REQUEST,
                 "A file is sent the way a form sends it; this was sent otherwise, so nothing was taken.");
+    }
+
+    @ExceptionHandler(NotAllowed.class)
+    Object notAllowed(NotAllowed problem, HttpServletRequest request) {
+        return answer(request, HttpStatus.FORBIDDEN, problem.getMessage());
     }
 
     @ExceptionHandler(IllegalArgumentException.class)

@@ -17,7 +17,10 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.project.ProjectStarted;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
 import stillpond.core.palette.Card;
+import stillpond.core.palette.Locks;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
 import stillpond.core.palette.Swatch;
@@ -30,6 +33,7 @@ public class Palettes {
 
     private final CardRepository cards;
     private final PaletteChangeRepository changes;
+    private final Projects projects;
     private final ApplicationEventPublisher events;
     private final JsonMapper json;
     private final Clock clock;
@@ -37,11 +41,13 @@ public class Palettes {
     Palettes(
             CardRepository cards,
             PaletteChangeRepository changes,
+            Projects projects,
             ApplicationEventPublisher events,
             JsonMapper json,
             Clock clock) {
         this.cards = cards;
         this.changes = changes;
+        this.projects = projects;
         this.events = events;
         this.json = json;
         this.clock = clock;
@@ -72,22 +78,22 @@ public class Palettes {
     /**
      * Makes edits, in their order, as one change.
      *
-     * @param mayUnlock whether the author may change locked cards
      * @throws IllegalArgumentException with a message for the user; then nothing is changed
+     * @throws stillpond.app.project.NotAllowed if the author would change what a locked card holds, and may not
      */
-    public Made change(UUID project, UUID author, boolean mayUnlock, List<PaletteEdit> edits) {
-        return change(project, author, mayUnlock, edits, "");
+    public Made change(UUID project, UUID author, List<PaletteEdit> edits) {
+        return change(project, author, edits, "");
     }
 
     /** As above, with the reason for the history. */
-    public Made change(UUID project, UUID author, boolean mayUnlock, List<PaletteEdit> edits, String reason) {
+    public Made change(UUID project, UUID author, List<PaletteEdit> edits, String reason) {
         cards.lock(project);
         Palette before = of(project);
         Palette after = before;
         for (PaletteEdit edit : edits) {
-            requireAllowed(edit, after, mayUnlock);
             after = after.after(edit);
         }
+        requireAllowed(project, author, before, after);
         String words = edits.get(0).words();
         StoredPaletteChange change = new StoredPaletteChange(
                 UUID.randomUUID(),
@@ -103,13 +109,9 @@ public class Palettes {
         return new Made(change.id(), words);
     }
 
-    private static void requireAllowed(PaletteEdit edit, Palette palette, boolean mayUnlock) {
-        boolean isLocked = edit.touches(palette).stream()
-                .map(palette::card)
-                .flatMap(Optional::stream)
-                .anyMatch(Card::locked);
-        if (!mayUnlock && (isLocked || edit instanceof PaletteEdit.LockCard)) {
-            throw new IllegalArgumentException("This card is locked: only the lead changes it. Nothing was changed.");
+    private void requireAllowed(UUID project, UUID author, Palette before, Palette after) {
+        if (Locks.broken(before, after).isPresent()) {
+            projects.require(project, author, Right.CHANGE_LOCKED_CARDS);
         }
     }
 
@@ -123,6 +125,7 @@ public class Palettes {
      * Takes the author's latest change back, everywhere.
      *
      * @throws IllegalArgumentException if there is none, or the cards were changed again since
+     * @throws stillpond.app.project.NotAllowed if a card was locked since, and the author may not change it
      */
     public Made undo(UUID project, UUID author) {
         cards.lock(project);
@@ -139,6 +142,7 @@ public class Palettes {
                     "Somebody has changed this card since, so your change cannot simply be taken back.");
         }
         Palette restored = restored(now, formerly, asChanged.keySet());
+        requireAllowed(project, author, now, restored);
         change.undo(clock.instant());
         changes.save(change);
         write(project, now, restored);

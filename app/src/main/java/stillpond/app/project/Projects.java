@@ -49,10 +49,18 @@ public class Projects {
     }
 
     @Transactional(readOnly = true)
-    public boolean isLead(UUID project, UUID account) {
+    public boolean may(UUID project, UUID account, Right right) {
         return members.findById(new Member.Key(project, account))
-                .filter(member -> member.role() == Role.LEAD)
+                .filter(member -> right.isFor(member.role()))
                 .isPresent();
+    }
+
+    /** @throws NotAllowed with a message for the user */
+    @Transactional(readOnly = true)
+    public void require(UUID project, UUID account, Right right) {
+        if (!may(project, account, right)) {
+            throw new NotAllowed(right);
+        }
     }
 
     @Transactional(readOnly = true)
@@ -124,11 +132,13 @@ public class Projects {
     }
 
     /** Puts a scene aside with all its sheets; {@link #bringSceneBack} undoes it. */
-    public void removeScene(UUID project, UUID scene) {
+    public void removeScene(UUID project, UUID scene, UUID by) {
+        require(project, by, Right.REMOVE_SCENES);
         stored(project, scene).remove(clock.instant());
     }
 
-    public void bringSceneBack(UUID project, UUID scene) {
+    public void bringSceneBack(UUID project, UUID scene, UUID by) {
+        require(project, by, Right.REMOVE_SCENES);
         stored(project, scene).remove(null);
     }
 

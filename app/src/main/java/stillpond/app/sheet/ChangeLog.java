@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import stillpond.app.sheet.StoredChange.Origin;
@@ -66,22 +67,33 @@ class ChangeLog {
         return new Origin(sheet.id(), layer, author, sheet.nextRevision(), clock.instant());
     }
 
+    /** What was done last about a change: the change itself, or the newest undo or redo of it. The next step takes back this, and nothing else. */
+    StoredChange lastStep(UUID change) {
+        return changes.findLastSteps(new UUID[] {change}).get(0);
+    }
+
     /** The changes that the author can take back, newest first, and do again, next first; at the most so many of each. */
     UndoableChanges undoable(UUID sheet, UUID author, int most) {
         UndoLine<UUID> line = line(sheet, author);
         StoredTree tree = tree(sheet, author);
-        List<MadeChange> redoable = new ArrayList<>();
+        List<UUID> redoable = new ArrayList<>();
         Optional<UndoLine.Step<UUID>> next = line.redo(tree);
         while (next.isPresent() && redoable.size() < most) {
-            redoable.add(changes.findById(next.get().change()).orElseThrow().asMade());
+            redoable.add(next.get().change());
             next = next.get().after().redo(tree);
         }
-        List<MadeChange> undoable = line.head()
+        List<UUID> undoable = line.head()
                 .map(head -> changes.findLine(head, most).stream()
-                        .map(StoredChange::asMade)
+                        .map(StoredChange::getId)
                         .toList())
                 .orElse(List.of());
-        return new UndoableChanges(undoable, redoable);
+        return new UndoableChanges(asLastDone(undoable), asLastDone(redoable));
+    }
+
+    private List<MadeChange> asLastDone(List<UUID> ids) {
+        Map<UUID, StoredChange> lastSteps = changes.findLastSteps(ids.toArray(UUID[]::new)).stream()
+                .collect(Collectors.toMap(step -> step.concerns().orElse(step.getId()), Function.identity()));
+        return ids.stream().map(id -> lastSteps.get(id).asMade().named(id)).toList();
     }
 
     ChangeOutcome keep(Entry entry, UndoLine<UUID> line) {

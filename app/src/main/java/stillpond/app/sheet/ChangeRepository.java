@@ -28,4 +28,12 @@ interface ChangeRepository extends JpaRepository<StoredChange, UUID> {
             select id, sheet_id, layer_id, revision, author_id, made_at, kind, concerns, parent, cells, before, after, replaced, concerns_dams
             from line order by step""")
     List<StoredChange> findLine(UUID head, int most);
+
+    /** Of each change the last row that did it or took it back: its own, or that of its newest undo or redo. */
+    @NativeQuery("""
+            select distinct on (coalesce(concerns, id)) *
+            from change
+            where id = any(cast(:changes as uuid[])) or concerns = any(cast(:changes as uuid[]))
+            order by coalesce(concerns, id), revision desc""")
+    List<StoredChange> findLastSteps(UUID[] changes);
 }

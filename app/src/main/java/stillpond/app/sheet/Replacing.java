@@ -8,9 +8,13 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.palette.Palettes;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.Regions;
+import stillpond.core.palette.Card;
 
 /** Lets what wears one swatch wear another, on many sheets; both swatches stay on their cards. On each sheet it is one change. */
 @Service
@@ -19,17 +23,28 @@ public class Replacing {
 
     private final Sheets sheets;
     private final SheetChanges changes;
+    private final Palettes palettes;
+    private final Projects projects;
 
-    Replacing(Sheets sheets, SheetChanges changes) {
+    Replacing(Sheets sheets, SheetChanges changes, Palettes palettes, Projects projects) {
         this.sheets = sheets;
         this.changes = changes;
+        this.palettes = palettes;
+        this.projects = projects;
     }
 
     /** How much was replaced. */
     public record Replaced(long regions, long sheets) {}
 
-    /** @throws IllegalArgumentException if a sheet does not take the change; then nothing is changed anywhere */
-    public Replaced replace(List<Sheet> scope, UUID author, UUID worn, UUID by) {
+    /**
+     * @param scope sheets of the project
+     * @throws IllegalArgumentException if a sheet does not take the change; then nothing is changed anywhere
+     * @throws stillpond.app.project.NotAllowed if what is worn is on a locked card, and the author may not replace it
+     */
+    public Replaced replace(UUID project, List<Sheet> scope, UUID author, UUID worn, UUID by) {
+        if (palettes.of(project).cardOf(worn).filter(Card::locked).isPresent()) {
+            projects.require(project, author, Right.REPLACE_LOCKED_SWATCHES);
+        }
         long regions = 0;
         long changed = 0;
         for (Sheet sheet : scope) {

@@ -63,8 +63,34 @@ public class SheetChanges {
      * @throws java.util.NoSuchElementException if there is no such sheet
      */
     public ChangeOutcome make(UUID sheetId, UUID author, ChangeRequest request) {
+        return makeAll(sheetId, author, List.of(request)).get(0);
+    }
+
+    /**
+     * Makes changes in their order. One that is refused does not hold up the others; but if any of them cannot be asked for, none is made.
+     *
+     * @throws UnfitChange for the first that cannot be asked for; it names the change
+     * @throws java.util.NoSuchElementException if there is no such sheet
+     */
+    public List<ChangeOutcome> makeAll(UUID sheetId, UUID author, List<ChangeRequest> requests) {
+        StoredSheet present = sheets.findAndLock(sheetId).orElseThrow();
+        events.publishEvent(new SheetChanged(present.projectId(), sheetId, author));
+        return requests.stream()
+                .map(request -> makeOne(sheetId, author, request))
+                .toList();
+    }
+
+    private ChangeOutcome makeOne(UUID sheetId, UUID author, ChangeRequest request) {
+        // Looked up for each: what lays fills in bulk leaves nothing of the session behind.
         StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
-        events.publishEvent(new SheetChanged(sheet.projectId(), sheetId, author));
+        try {
+            return makeOn(sheet, author, request);
+        } catch (IllegalArgumentException problem) {
+            throw new UnfitChange(request.id(), problem.getMessage());
+        }
+    }
+
+    private ChangeOutcome makeOn(StoredSheet sheet, UUID author, ChangeRequest request) {
         Optional<StoredChange> earlier = log.find(request.id());
         if (earlier.isPresent()) {
             return answerAgain(earlier.get(), sheet, author);
@@ -191,37 +217,34 @@ public class SheetChanges {
         if (concerned.replaced().isPresent()) {
             entry = stepOfRecut(sheet, author, id, kind, concerned);
         } else if (concerned.concernsDams()) {
-            entry = stepOfDams(sheet, author, id, kind, concerned);
+            entry = stepOfDams(sheet, author, id, kind, concerns);
         } else {
-            entry = stepOfFill(sheet, author, id, kind, concerned);
+            entry = stepOfFill(sheet, author, id, kind, concerns);
         }
         return log.keep(entry, step.get().after());
     }
 
-    private Entry stepOfFill(StoredSheet sheet, UUID author, UUID id, Kind kind, StoredChange concerned) {
-        Change made =
-                kind == Kind.UNDO ? concerned.change() : concerned.change().inverse();
-        StoredLayer then = sheet.layer(concerned.layerId());
+    private Entry stepOfFill(StoredSheet sheet, UUID author, UUID id, Kind kind, UUID concerns) {
+        StoredChange last = log.lastStep(concerns);
+        StoredLayer then = sheet.layer(last.layerId());
         StoredLayer now = sheet.inPlaceOf(then);
-        Change toTakeBack = then == now ? made : inTheSamePlace(made, then.asLayer(), now.asLayer());
+        Change toTakeBack = then == now ? last.change() : inTheSamePlace(last.change(), then.asLayer(), now.asLayer());
         List<Integer> cells = toTakeBack.swaps().stream().map(Swap::cell).toList();
         Change change = log.current(now.id(), cells).takingBack(toTakeBack);
-        return new Entry(
-                StoredChange.step(id, kind, concerned.getId(), log.origin(sheet, now.id(), author), change), change);
+        return new Entry(StoredChange.step(id, kind, concerns, log.origin(sheet, now.id(), author), change), change);
     }
 
     /** Dams of another cutting of the layer are no dams of this one: there the step changes nothing. */
-    private Entry stepOfDams(StoredSheet sheet, UUID author, UUID id, Kind kind, StoredChange concerned) {
-        DamChange made = kind == Kind.UNDO
-                ? concerned.damChange()
-                : concerned.damChange().inverse();
-        StoredLayer layer = sheet.layer(concerned.layerId());
-        DamChange change = layer.isCurrent() ? layerDams.of(layer.asLayer()).takingBack(made) : DamChange.NONE;
+    private Entry stepOfDams(StoredSheet sheet, UUID author, UUID id, Kind kind, UUID concerns) {
+        StoredChange last = log.lastStep(concerns);
+        StoredLayer layer = sheet.layer(last.layerId());
+        DamChange change =
+                layer.isCurrent() ? layerDams.of(layer.asLayer()).takingBack(last.damChange()) : DamChange.NONE;
         if (layer.isCurrent()) {
             layerDams.write(layer, change);
         }
         Origin origin = log.origin(sheet, layer.id(), author);
-        return new Entry(StoredChange.stepOfDams(id, kind, concerned.getId(), origin, change), NO_FILLS);
+        return new Entry(StoredChange.stepOfDams(id, kind, concerns, origin, change), NO_FILLS);
     }
 
     /** A change of another cutting of the layer, said in the cells of the present one. */

@@ -1,11 +1,13 @@
 package stillpond.app.shelf;
 
 import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import stillpond.app.account.SignedIn;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.SheetOrder;
 
@@ -73,14 +75,15 @@ class ArrangeController {
     }
 
     @PostMapping("/scenes/{scene}/remove")
-    String removeScene(@PathVariable UUID project, @PathVariable UUID scene) {
-        projects.removeScene(project, scene);
+    String removeScene(@PathVariable UUID project, @PathVariable UUID scene, @AuthenticationPrincipal SignedIn person) {
+        projects.removeScene(project, scene, person.id());
         return BACK;
     }
 
     @PostMapping("/scenes/{scene}/bring-back")
-    String bringSceneBack(@PathVariable UUID project, @PathVariable UUID scene) {
-        projects.bringSceneBack(project, scene);
+    String bringSceneBack(
+            @PathVariable UUID project, @PathVariable UUID scene, @AuthenticationPrincipal SignedIn person) {
+        projects.bringSceneBack(project, scene, person.id());
         return BACK;
     }
 }

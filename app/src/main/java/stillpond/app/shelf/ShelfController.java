@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
 import stillpond.app.sheet.Sheets;
 
 @Controller
@@ -56,8 +57,9 @@ class ShelfController {
     }
 
     @GetMapping("/projects/{project}")
-    String project(@PathVariable UUID project, Model model) {
+    String project(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, Model model) {
         model.addAttribute("project", views.get(project));
+        model.addAttribute("mayRemoveScenes", projects.may(project, person.id(), Right.REMOVE_SCENES));
         model.addAttribute("removedScenes", projects.removedScenes(project));
         model.addAttribute("removedSheets", sheets.removed(project));
         return "shelf/project";

@@ -100,6 +100,9 @@ export class Hand {
       const cells = this.regions
         .cellsWith(cell)
         .filter((each) => this.sweptOnly === undefined || this.fills.of(each) === this.sweptOnly);
+      if (this.work.refusesLocked(cells)) {
+        return;
+      }
       cells.forEach((each) => this.swept!.add(each));
       this.view.startRipple(cells, screen);
       this.work.preview(this.present.get(), cells);
@@ -195,6 +198,9 @@ export class Hand {
   /** Lays a fill on the region of a cell, wherever the hand points. */
   layOn(cell: number, fill: Fill): void {
     const { cells, deepestX, deepestY } = this.regions.shape(this.regions.of(cell));
+    if (this.work.refusesLocked(cells)) {
+      return;
+    }
     this.view.startRipple(cells, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
     this.lay(fill, cells);
   }

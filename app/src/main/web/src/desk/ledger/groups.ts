@@ -76,6 +76,13 @@ export class Groups {
   private take(groups: Group[]): void {
     this.groups = groups;
     this.fills.hide(groups.filter((group) => group.isHidden).flatMap((group) => group.cells));
+    this.work.lock(
+      new Map(
+        groups
+          .filter((group) => group.isLocked)
+          .flatMap(({ cells, name }) => cells.map((cell) => [cell, name] as const)),
+      ),
+    );
     byId("groups-none").hidden = groups.length > 0;
     this.changed.set(this.changed.get() + 1);
     this.rows.clear();

@@ -2,7 +2,11 @@ import { atom } from "nanostores";
 import { call, Refusal } from "../../shared/http";
 import type { ChangeAnswer, ChangeMessage } from "./state";
 
-export type Delivery = "saved" | "saving" | "away" | "signed out";
+/**
+ * How delivery stands: all is there, on its way, the server does not answer, does not take anything just now, wants a new sign-in, or
+ * says that there is no such sheet for this person.
+ */
+export type Delivery = "saved" | "saving" | "away" | "not taken" | "signed out" | "shut out";
 
 const MOST_A_CALL = 50;
 const FIRST_RETRY_MS = 1000;
@@ -19,11 +23,14 @@ export function settledSinceAsked(sheet: string): boolean {
 
 /**
  * Changes on their way to the server, in their order. Each is kept in the browser's storage until the server has answered it, so a
- * reload, a crash or a server that is away loses none; and since each carries its own id, one sent twice is made once.
+ * reload, a crash or a server that is away loses none; and since each carries its own id, one sent twice is made once. Only what the
+ * server refuses by name is given up; whatever else goes wrong, changes wait and are sent again.
  */
 export class Outbox {
   readonly delivery = atom<Delivery>("saved");
   readonly waiting = atom(0);
+  /** How many of those that wait found no room in the browser's storage, so that only this window has them. */
+  readonly unkept = atom(0);
 
   private readonly queue: ChangeMessage[] = [];
   private readonly prefix: string;
@@ -31,6 +38,9 @@ export class Outbox {
   private sending: Promise<void> | undefined;
   private held = false;
   private retryMs = FIRST_RETRY_MS;
+  private retry: number | undefined;
+  private mostACall = MOST_A_CALL;
+  private readonly onlyHere = new Map<string, ChangeMessage>();
 
   /** @param owner whose changes these are: another person at the same browser must not send them */
   constructor(
@@ -41,6 +51,11 @@ export class Outbox {
   ) {
     this.prefix = `pond/outbox/${owner}/${sheet}/`;
     window.addEventListener("online", () => void this.send());
+    window.addEventListener("beforeunload", (event) => {
+      if (this.onlyHere.size > 0) {
+        event.preventDefault();
+      }
+    });
   }
 
   /** What an earlier visit to this sheet could not deliver. */
@@ -57,13 +72,24 @@ export class Outbox {
   }
 
   add(message: ChangeMessage): void {
-    localStorage.setItem(
-      `${this.prefix}${String(this.sequence++).padStart(16, "0")}-${message.id}`,
-      JSON.stringify(message),
-    );
+    this.onlyHere.set(`${this.prefix}${String(this.sequence++).padStart(16, "0")}-${message.id}`, message);
+    this.keep();
     this.queue.push(message);
     this.waiting.set(this.queue.length);
     void this.send();
+  }
+
+  /** Puts into the browser's storage what is not there yet, as far as there is room. */
+  private keep(): void {
+    try {
+      for (const [key, message] of this.onlyHere) {
+        localStorage.setItem(key, JSON.stringify(message));
+        this.onlyHere.delete(key);
+      }
+    } catch {
+      // The storage is full; it is tried again with each change that is settled, and sending does not depend on it.
+    }
+    this.unkept.set(this.onlyHere.size);
   }
 
   pending(): readonly ChangeMessage[] {
@@ -91,19 +117,24 @@ export class Outbox {
     if (this.held) {
       return;
     }
-    try {
-      while (this.queue.length > 0) {
-        if (this.delivery.get() === "saved") {
-          this.delivery.set("saving");
-        }
-        const answers = await call<ChangeAnswer[]>(this.path, this.queue.slice(0, MOST_A_CALL));
-        this.retryMs = FIRST_RETRY_MS;
-        answers.forEach((answer) => this.settle(answer));
+    clearTimeout(this.retry);
+    while (this.queue.length > 0) {
+      if (this.delivery.get() === "saved") {
+        this.delivery.set("saving");
       }
-      this.delivery.set("saved");
-    } catch (error) {
-      this.wait(error);
+      const sent = this.queue.slice(0, this.mostACall);
+      try {
+        const answers = await call<ChangeAnswer[]>(this.path, sent);
+        answers.forEach((answer) => this.settle(answer));
+      } catch (error) {
+        if (!this.understands(error, sent.length)) {
+          return;
+        }
+      }
+      this.retryMs = FIRST_RETRY_MS;
     }
+    this.mostACall = MOST_A_CALL;
+    this.delivery.set("saved");
   }
 
   private settle(answer: ChangeAnswer): void {
@@ -116,33 +147,50 @@ export class Outbox {
         localStorage.removeItem(key);
       }
     }
-    localStorage.setItem(`${SETTLED}${this.sheet}`, String(Date.now()));
+    for (const key of this.onlyHere.keys()) {
+      if (key.endsWith(answer.id)) {
+        this.onlyHere.delete(key);
+      }
+    }
+    this.keep();
+    noteSettled(this.sheet);
     this.waiting.set(this.queue.length);
     this.onAnswer(answer);
   }
 
-  private wait(error: unknown): void {
-    if (error instanceof Refusal && (error.status === 401 || error.status === 403)) {
+  /** What follows from a call that failed; returns whether to go on at once. */
+  private understands(error: unknown, sent: number): boolean {
+    if (!(error instanceof Refusal) || error.status >= 500) {
+      this.wait("away");
+    } else if (this.queue.some((message) => message.id === error.change)) {
+      this.settle(refused(error.change!, error.message));
+      return true;
+    } else if (error.status === 413 && sent > 1) {
+      this.mostACall = Math.ceil(sent / 2);
+      return true;
+    } else if (error.status === 401 || error.status === 403) {
       this.delivery.set("signed out");
-      return;
+    } else {
+      this.wait(error.status === 404 ? "shut out" : "not taken");
     }
-    if (error instanceof Refusal && error.status < 500) {
-      // The server understood and will not have it: asking again would hold up everything behind it.
-      const refused = this.queue[0]!;
-      this.settle({
-        id: refused.id,
-        outcome: "refused",
-        reason: error.message,
-        layer: null,
-        swaps: [],
-        dams: [],
-        reach: null,
-      });
-      setTimeout(() => void this.send());
-      return;
-    }
-    this.delivery.set("away");
-    setTimeout(() => void this.send(), this.retryMs);
+    return false;
+  }
+
+  private wait(delivery: Delivery): void {
+    this.delivery.set(delivery);
+    this.retry = setTimeout(() => void this.send(), this.retryMs);
     this.retryMs = Math.min(LAST_RETRY_MS, this.retryMs * 2);
+  }
+}
+
+function refused(id: string, reason: string): ChangeAnswer {
+  return { id, outcome: "refused", reason, layer: null, swaps: [], dams: [], reach: null };
+}
+
+function noteSettled(sheet: string): void {
+  try {
+    localStorage.setItem(`${SETTLED}${sheet}`, String(Date.now()));
+  } catch {
+    // Without this note a page that is gone back to may show an older state for a moment; it asks the server then.
   }
 }

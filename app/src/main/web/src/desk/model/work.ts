@@ -10,8 +10,6 @@ import {
   type DeskState,
   type Fill,
   type MadeChange,
-  type ReachSwap,
-  type DamSwap,
   type Swap,
 } from "./state";
 
@@ -30,6 +28,7 @@ export class Work {
   private undoable: MadeChange[] = [];
   private redoable: MadeChange[] = [];
   private previewed: Swap[] = [];
+  private groupOfLocked: ReadonlyMap<number, string> = new Map();
 
   constructor(
     private readonly sheetPath: string,
@@ -66,7 +65,24 @@ export class Work {
     return this.layAll(new Map([[fill, cells]]));
   }
 
-  /** Lays each fill on its cells, as one change; returns the cells that it changed. */
+  /** Lets cells keep their fills, each for the group named beside it; the server knows the same and refuses what slips through. */
+  lock(groupOfCell: ReadonlyMap<number, string>): void {
+    this.groupOfLocked = groupOfCell;
+  }
+
+  /** Says why cells must keep their fills; returns whether they must. */
+  refusesLocked(cells: readonly number[]): boolean {
+    const locked = cells.find((cell) => this.groupOfLocked.has(cell));
+    if (locked === undefined) {
+      return false;
+    }
+    this.notice.set(
+      `The group '${this.groupOfLocked.get(locked)!}' is locked. Unlock it in the ledger to fill it.`,
+    );
+    return true;
+  }
+
+  /** Lays each fill on its cells, as one change; returns the cells that it changed: none if one of them is locked. */
   layAll(cellsByFill: ReadonlyMap<Fill, Iterable<number>>): number[] {
     const changed: Record<Fill, number[]> = {};
     for (const [fill, cells] of cellsByFill) {
@@ -76,6 +92,9 @@ export class Work {
       }
     }
     const all = Object.values(changed).flat();
+    if (this.refusesLocked(all)) {
+      return [];
+    }
     if (all.length > 0) {
       this.make({ id: crypto.randomUUID(), kind: "lay", layer: this.fills.layer, fills: changed });
     }
@@ -175,32 +194,30 @@ export class Work {
       this.undoable.unshift({ id: message.id, layer: message.layer, swaps: [], dams, reach });
       this.redoable = [];
     } else if (message.kind === "undo") {
-      this.step(this.undoable, this.redoable, message.concerns, (change) => change);
+      this.step(this.undoable, this.redoable, message.concerns);
     } else {
-      this.step(this.redoable, this.undoable, message.concerns, inverseOf);
+      this.step(this.redoable, this.undoable, message.concerns);
     }
     this.canUndo.set(this.undoable.length > 0);
     this.canRedo.set(this.redoable.length > 0);
   }
 
-  private step(
-    from: MadeChange[],
-    to: MadeChange[],
-    concerns: string,
-    toTakeBack: (change: Effect) => Effect,
-  ): void {
+  /** Takes back what was done last about a change: an undo takes back the change, a redo what its undo really did. */
+  private step(from: MadeChange[], to: MadeChange[], concerns: string): void {
     if (from[0]?.id !== concerns) {
       return;
     }
     const change = from.shift()!;
     // What was done before the line art was analysed anew speaks of other cells: there the server's answer is waited for.
-    if (change.layer === this.fills.layer) {
-      const { swaps, dams, reach } = toTakeBack(change);
-      this.fills.apply(this.fills.takingBack(swaps));
-      const back = this.regions.takingBack(dams, reach);
-      this.regions.apply(back.dams, back.reach);
+    if (change.layer !== this.fills.layer) {
+      to.unshift(change);
+      return;
     }
-    to.unshift(change);
+    const swaps = this.fills.takingBack(change.swaps);
+    const { dams, reach } = this.regions.takingBack(change.dams, change.reach);
+    this.fills.apply(swaps);
+    this.regions.apply(dams, reach);
+    to.unshift({ id: change.id, layer: change.layer, swaps, dams, reach });
   }
 
   private onAnswer(answer: ChangeAnswer): void {
@@ -252,17 +269,6 @@ export class Work {
     this.canUndo.set(this.undoable.length > 0);
     this.canRedo.set(this.redoable.length > 0);
   }
-}
-
-/** What a change did. */
-type Effect = Pick<MadeChange, "swaps" | "dams" | "reach">;
-
-function inverseOf({ swaps, dams, reach }: Effect): Effect {
-  return {
-    swaps: inverse(swaps),
-    dams: dams.map((swap): DamSwap => ({ opening: swap.opening, before: swap.after, after: swap.before })),
-    reach: reach && ({ before: reach.after, after: reach.before } satisfies ReachSwap),
-  };
 }
 
 function inverse(swaps: Swap[]): Swap[] {

@@ -4,7 +4,7 @@ import { oncePerFrame } from "../../shared/frames";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
 import { NO_FILL } from "../model/state";
-import type { Delivery, Outbox } from "../model/outbox";
+import type { Outbox } from "../model/outbox";
 import type { Work } from "../model/work";
 import type { SheetView } from "./sheet-view";
 
@@ -88,24 +88,32 @@ export function showHelp(hand: Hand): void {
 export function showDelivery(outbox: Outbox): void {
   const place = byId("delivery");
   const show = () => {
-    place.textContent = deliveryText(outbox.delivery.get(), outbox.waiting.get());
+    place.textContent = deliveryText(outbox);
     place.dataset["state"] = outbox.delivery.get();
   };
   outbox.delivery.subscribe(show);
   outbox.waiting.subscribe(show);
+  outbox.unkept.subscribe(show);
 }
 
-function deliveryText(delivery: Delivery, waiting: number): string {
+function deliveryText(outbox: Outbox): string {
+  const waiting = outbox.waiting.get();
   const changes = waiting === 1 ? "1 change" : `${waiting} changes`;
-  switch (delivery) {
+  const kept =
+    outbox.unkept.get() > 0 ? `${changes} only in this window, its storage is full` : `${changes} kept here`;
+  switch (outbox.delivery.get()) {
     case "saved":
       return "Saved";
     case "saving":
-      return "Saving";
+      return outbox.unkept.get() > 0 ? `Saving, ${kept}` : "Saving";
     case "away":
-      return `Server away, ${changes} kept here`;
+      return `Server away, ${kept}`;
+    case "not taken":
+      return `Not taken yet, ${kept}; trying again`;
     case "signed out":
-      return `Signed out, ${changes} kept here. Load the page to sign in.`;
+      return `Signed out, ${kept}. Load the page to sign in.`;
+    case "shut out":
+      return `This sheet is gone, or you are no longer a member; ${kept}`;
   }
 }
 

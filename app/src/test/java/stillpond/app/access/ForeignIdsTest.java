@@ -33,7 +33,7 @@ class ForeignIdsTest {
                 "{'kind':'ADD','card':'OWN_CARD','swatch':'THEIR_SWATCH','name':'Mine','colour':'#102030'}",
                 "{'kind':'ADD','card':'THEIR_CARD','name':'Mine','colour':'#102030'}",
                 "{'kind':'ADD','card':'OWN_CARD','name':'Mine','colour':'#102030','follows':'THEIR_SWATCH'}",
-                "{'kind':'ADD','card':'OWN_CARD','name':'Mine','paint':'tied THEIR_SWATCH unchanged'}",
+                "{'kind':'ADD','card':'OWN_CARD','name':'Mine','paint':'tied THEIR_SWATCH shade 20'}",
                 "{'kind':'ADD_CARD','card':'THEIR_CARD','name':'Mine'}",
                 "{'kind':'NAME_CARD','card':'THEIR_CARD','name':'Mine'}",
                 "{'kind':'LOCK_CARD','card':'THEIR_CARD','locked':true}",

@@ -123,9 +123,9 @@ class CardEditsTest {
         edits.make(work.project(), work.account(), List.of(lock(true)));
         assertThatThrownBy(() -> edits.make(
                         work.project(), colourist, List.of(change(work.coat().id(), "#804020"))))
-                .hasMessageContaining("only the lead");
+                .hasMessageContaining("Only the lead");
         assertThatThrownBy(() -> edits.make(work.project(), colourist, List.of(lock(false))))
-                .hasMessageContaining("only the lead");
+                .hasMessageContaining("Only the lead");
         edits.make(work.project(), work.account(), List.of(change(work.coat().id(), "#804020")));
         assertThat(palette().colourOf(work.coat().id())).contains(colour("#804020"));
     }

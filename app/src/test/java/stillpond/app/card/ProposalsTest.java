@@ -53,7 +53,7 @@ class ProposalsTest {
     @Test
     void theLeadTakesItWithItsReasonAndEverybodySeesWhy() {
         assertThat(colourist.post(at + "/palette/changes", "[" + coat + "]").statusCode())
-                .isEqualTo(400);
+                .isEqualTo(403);
         assertThat(propose("  ")).isEqualTo(400);
         assertThat(propose("It is lost against the sea")).isEqualTo(204);
         assertThat(colour()).isEqualTo("#2f6f5e");
@@ -112,7 +112,8 @@ class ProposalsTest {
     @Test
     void aWardrobeOfALockedCardIsForTheLeadToo() {
         String wardrobes = at + "/cards/" + card + "/wardrobes";
-        assertThat(colourist.submit(wardrobes, "name", "Winter").body()).contains("its wardrobes with it");
+        assertThat(colourist.submit(wardrobes, "name", "Winter").body())
+                .contains("Only the lead changes a locked card");
         lead.submit(wardrobes, "name", "Winter");
         assertThat(lead.get(at + "/cards/" + card).body()).contains("Winter", "shared");
     }

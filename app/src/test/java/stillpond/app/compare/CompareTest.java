@@ -94,7 +94,6 @@ class CompareTest {
                 .change(
                         work.project(),
                         work.account(),
-                        true,
                         List.of(new PaletteEdit.Change(work.coat().painted(new Paint.Process(Srgb.ofHex("#804020"))))));
         List<Moments.Step> steps = pond.bean(Moments.class).steps(sheet.id(), 10);
         String small = work.address(sheet) + "/small.png?at=";

@@ -159,7 +159,7 @@ class FillKindsJourneyTest {
     }
 
     private void edit(PaletteEdit edit) {
-        pond.bean(Palettes.class).change(work.project(), work.account(), true, List.of(edit));
+        pond.bean(Palettes.class).change(work.project(), work.account(), List.of(edit));
     }
 
     private List<Finding> lostStops() {

@@ -83,7 +83,6 @@ class StagingsTest {
         palettes.change(
                 work.project(),
                 work.account(),
-                true,
                 List.of(new PaletteEdit.Change(work.coat().painted(new Paint.Process(Srgb.ofHex(hex))))));
     }
 

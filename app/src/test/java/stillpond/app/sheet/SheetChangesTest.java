@@ -1,9 +1,12 @@
 package stillpond.app.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -20,6 +23,7 @@ import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
 import stillpond.core.fill.Fill;
+import stillpond.core.fill.Swap;
 
 class SheetChangesTest {
 
@@ -94,6 +98,59 @@ class SheetChangesTest {
         assertThat(worn(2)).isEqualTo(scarf);
         undo(other);
         assertThat(worn(2)).isEqualTo(coat);
+    }
+
+    @Test
+    void redoDoesAgainOnlyWhatItsUndoTookBack() {
+        UUID lead = pond.openAccount("l" + UUID.randomUUID());
+        lay(work.account(), coat, 1, 2);
+        lay(lead, Fill.NONE, 1);
+        undo(work.account());
+        redo(work.account());
+        assertThat(worn(1)).as("cleared by the lead").isEqualTo(Fill.NONE);
+        assertThat(worn(2)).isEqualTo(coat);
+    }
+
+    @Test
+    void undoAfterARedoTakesBackOnlyWhatTheRedoDid() {
+        UUID lead = pond.openAccount("l" + UUID.randomUUID());
+        lay(work.account(), coat, 1, 2);
+        lay(lead, Fill.NONE, 1);
+        undo(work.account());
+        redo(work.account());
+        lay(lead, coat, 1);
+        undo(work.account());
+        assertThat(worn(1)).as("filled by the lead").isEqualTo(coat);
+        assertThat(worn(2)).isEqualTo(Fill.NONE);
+    }
+
+    @Test
+    void whatTheDeskIsToldOfARedoIsWhatItWillDo() {
+        UUID lead = pond.openAccount("l" + UUID.randomUUID());
+        lay(work.account(), coat, 1, 2);
+        lay(lead, Fill.NONE, 1);
+        undo(work.account());
+        MadeChange next =
+                changes.undoable(sheet.id(), work.account(), 1).redoable().get(0);
+        assertThat(next.change().swaps()).containsExactly(new Swap(2, coat, Fill.NONE));
+    }
+
+    @Test
+    void severalAtOnceAreMadeInTheirOrderOrNotAtAll() {
+        ChangeRequest first = new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(1));
+        ChangeRequest second = new ChangeRequest.Lay(UUID.randomUUID(), layer, scarf, List.of(1, 2));
+        ChangeRequest undo = new ChangeRequest.Undo(UUID.randomUUID(), second.id());
+        ChangeRequest unfit = new ChangeRequest.Dam(UUID.randomUUID(), layer, Map.of(), OptionalDouble.of(7));
+        assertThatExceptionOfType(UnfitChange.class)
+                .isThrownBy(() -> changes.makeAll(sheet.id(), work.account(), List.of(first, second, unfit)))
+                .satisfies(problem -> assertThat(problem.change()).isEqualTo(unfit.id()));
+        assertThat(logged()).isZero();
+        assertThat(changes.makeAll(sheet.id(), work.account(), List.of(first, second, undo)))
+                .hasOnlyElementsOfType(Made.class);
+        assertThat(worn(1)).isEqualTo(coat);
+        assertThat(worn(2)).isEqualTo(Fill.NONE);
+        assertThat(pond.bean(Sheets.class).get(work.project(), sheet.id()).revision())
+                .isEqualTo(3);
     }
 
     @Test

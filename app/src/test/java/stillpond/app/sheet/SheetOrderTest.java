@@ -75,9 +75,9 @@ class SheetOrderTest {
         projects.moveScene(work.project(), night.id(), -1);
         projects.renameScene(work.project(), night.id(), "Late");
         assertThat(projects.scenes(work.project())).extracting(Scene::title).containsExactly("Late", "Low tide");
-        projects.removeScene(work.project(), night.id());
+        projects.removeScene(work.project(), night.id(), work.account());
         assertThat(projects.scenes(work.project())).extracting(Scene::title).containsExactly("Low tide");
-        projects.bringSceneBack(work.project(), night.id());
+        projects.bringSceneBack(work.project(), night.id(), work.account());
         assertThat(projects.scenes(work.project())).extracting(Scene::title).containsExactly("Late", "Low tide");
     }
 

@@ -16,9 +16,6 @@ public sealed interface PaletteEdit {
     /** What it does, in a few words for the history. */
     String words();
 
-    /** The cards that it changes; one that is locked is for the lead alone. */
-    Set<UUID> touches(Palette palette);
-
     record AddCard(Card card) implements PaletteEdit {
         @Override
         public Palette on(Palette palette) {
@@ -28,11 +25,6 @@ public sealed interface PaletteEdit {
         @Override
         public String words() {
             return "Added the card " + card.name();
-        }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            return Set.of(card.id());
         }
     }
 
@@ -53,11 +45,6 @@ public sealed interface PaletteEdit {
         public String words() {
             return cards.size() == 1 ? "Added the card " + cards.get(0).name() : "Added " + cards.size() + " cards";
         }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            return cards.stream().map(Card::id).collect(Collectors.toSet());
-        }
     }
 
     record NameCard(UUID card, String name, String subject) implements PaletteEdit {
@@ -71,11 +58,6 @@ public sealed interface PaletteEdit {
         public String words() {
             return "Named the card " + name;
         }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            return Set.of(card);
-        }
     }
 
     record LockCard(UUID card, boolean locked) implements PaletteEdit {
@@ -88,11 +70,6 @@ public sealed interface PaletteEdit {
         @Override
         public String words() {
             return locked ? "Locked a card" : "Unlocked a card";
-        }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            return Set.of(card);
         }
     }
 
@@ -111,11 +88,6 @@ public sealed interface PaletteEdit {
         public String words() {
             return "Added " + swatch.name();
         }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            return Set.of(card);
-        }
     }
 
     /** Another name, part, note or paint for the swatch of the same id. */
@@ -132,11 +104,6 @@ public sealed interface PaletteEdit {
         @Override
         public String words() {
             return "Changed " + swatch.name();
-        }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            return Set.of(palette.requireCardOf(swatch.id()).id());
         }
     }
 
@@ -158,13 +125,6 @@ public sealed interface PaletteEdit {
         public String words() {
             return "Moved a swatch";
         }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            return Set.of(palette.requireCardOf(swatch).id()).contains(card)
-                    ? Set.of(card)
-                    : Set.of(palette.requireCardOf(swatch).id(), card);
-        }
     }
 
     /** A card as it was: its name, its swatches and their order. Swatches added since stay, behind the others, so that nothing that wears them is lost. */
@@ -185,16 +145,6 @@ public sealed interface PaletteEdit {
         @Override
         public String words() {
             return "Brought an earlier state of " + former.name() + " back";
-        }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            Set<UUID> touched = former.swatches().stream()
-                    .flatMap(swatch -> palette.cardOf(swatch.id()).stream())
-                    .map(Card::id)
-                    .collect(Collectors.toSet());
-            touched.add(former.id());
-            return touched;
         }
     }
 
@@ -222,11 +172,6 @@ public sealed interface PaletteEdit {
         @Override
         public String words() {
             return "Removed a swatch";
-        }
-
-        @Override
-        public Set<UUID> touches(Palette palette) {
-            return Set.of(palette.requireCardOf(swatch).id());
         }
     }
 }

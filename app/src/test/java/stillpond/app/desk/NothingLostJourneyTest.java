@@ -1,0 +1,142 @@
+package stillpond.app.desk;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframeWORK.jdbc.core.simple.JdbcClient;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
+import stillpond.app.support.Browser;
+import stillpond.app.support.DeskPage;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+
+/** What the desk shows as filled reaches the server or is said not to have, whatever answers on the way. */
+class NothingLostJourneyTest {
+
+    private static final TestPond POND = TestPond.shared();
+    private static final Work WORK = Work.begin(POND);
+    private static Browser browser;
+    private static Page page;
+
+    private Sheet sheet;
+    private DeskPage desk;
+
+    @BeforeAll
+    static void signIn() {
+        browser = new Browser();
+        page = browser.signIn(POND, WORK.person());
+    }
+
+    @BeforeEach
+    void openASheet() {
+        page.unrouteAll();
+        page.evaluate("localStorage.clear()");
+        sheet = WORK.bring(lineArt());
+        page.navigate(POND.url() + WORK.address(sheet));
+        desk = new DeskPage(page).waitUntilOpen();
+        desk.take("Coat");
+    }
+
+    @AfterAll
+    static void closeTheBrowser() {
+        browser.close();
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {400, 404, 413, 429})
+    void aRefusalThatNamesNoChangeIsWaitedOut(int status) {
+        AtomicInteger refusals = new AtomicInteger();
+        page.route("**/changes", route -> {
+            if (refusals.getAndIncrement() == 0) {
+                route.fulfill(new Route.FulfillOptions().setStatus(status).setBody("no"));
+            } else {
+                route.resume();
+            }
+        });
+        desk.click(500, 1000);
+        desk.expectSaved();
+        desk.expectLeft("3 of 4 regions left");
+        assertThat(refusals.get()).isGreaterThan(1);
+        assertThat(filled()).isEqualTo(1);
+    }
+
+    @Test
+    void withTheStorageFullTheWorkIsSentAndWhileItCannotBeThatIsSaid() {
+        page.evaluate("""
+                () => {
+                  let text = "x".repeat(1 << 20);
+                  for (let i = 0; text.length > 0; i++) {
+                    try {
+                      localStorage.setItem("filler" + i, text);
+                    } catch {
+                      text = text.slice(0, text.length / 2);
+                    }
+                  }
+                }""");
+        page.route("**/changes", Route::abort);
+        desk.click(500, 1000);
+        assertThat(page.locator("#delivery")).containsText("only in this window, its storage is full");
+        page.unroute("**/changes");
+        desk.expectSaved();
+        assertThat(filled()).isEqualTo(1);
+    }
+
+    @Test
+    void whoeverIsNoLongerAMemberIsToldAndKeepsWhatWaits() {
+        POND.bean(JdbcClient.class)
+                .sql("delete from member where project_id = ?")
+                .param(WORK.project())
+                .update();
+        desk.click(500, 1000);
+        assertThat(page.locator("#delivery")).containsText("no longer a member; 1 change kept here");
+        assertThat(filled()).isZero();
+        POND.bean(JdbcClient.class)
+                .sql("insert into member (project_id, account_id, role) values (?, ?, 'LEAD')")
+                .params(WORK.project(), WORK.account())
+                .update();
+        desk.expectSaved();
+        assertThat(filled()).isEqualTo(1);
+    }
+
+    @Test
+    void aLockedGroupKeepsItsFillsBeforeAnythingIsPainted() {
+        desk.click(500, 1000);
+        desk.expectSaved();
+        page.locator("#ledger-button").click();
+        page.locator("#groups-each").click();
+        page.locator(".group-row .group-act", new Page.LocatorOptions().setHasText("Lock"))
+                .click();
+        assertThat(page.locator(".group-row .group-act", new Page.LocatorOptions().setHasText("Unlock")))
+                .isVisible();
+        desk.take("Scarf");
+        desk.click(500, 1000);
+        assertThat(page.locator("#notice")).containsText("is locked. Unlock it in the ledger to fill it.");
+        assertThat(page.locator("#said")).not().containsText("Filled");
+        desk.expectSaved();
+        assertThat(POND.bean(Sheets.class).get(WORK.project(), sheet.id()).revision())
+                .isEqualTo(1);
+    }
+
+    /** Three boxes; of each drawing a project takes only one copy. */
+    private static byte[] lineArt() {
+        String drawn = new String(Drawings.threeBoxes(), StandardCharsets.UTF_8);
+        return (drawn + "<!-- " + UUID.randomUUID() + " -->").getBytes(StandardCharsets.UTF_8);
+    }
+
+    private int filled() {
+        return POND.bean(Sheets.class).fills(sheet.frontLayer()).filledCells();
+    }
+}
