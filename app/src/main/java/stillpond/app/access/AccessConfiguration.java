@@ -1,10 +1,17 @@
 package stillpond.app.access;
 
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.Objects;
+import java.util.Set;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
@@ -12,9 +19,16 @@ import org.springframework.security.web.access.AccessDeniedHandler;
 import org.springframework.security.web.authentication.DelegatingAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
+import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
+import stillpond.app.account.SignInThrottle;
+import stillpond.app.live.LiveLines;
 
 @Configuration
 class AccessConfiguration {
@@ -36,9 +50,24 @@ class AccessConfiguration {
     private static final RequestHeaderRequestMatcher SCRIPTED =
             new RequestHeaderRequestMatcher("X-Requested-With", "desk");
 
+    /** What a page of ours never asks of a browser. */
+    private static final String PERMISSIONS_POLICY =
+            "accelerometer=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), hid=(), magnetometer=(), "
+                    + "microphone=(), midi=(), payment=(), serial=(), usb=()";
+
+    /**
+     * Of what a session would hold for somebody who is not signed in there is nothing: the token against forged requests and the page that
+     * was asked for are kept in cookies, so that only a sign-in makes a session.
+     */
     @Bean
-    SecurityFilterChain filterChain(HttpSecurity http, ProjectMembership membership) throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+    SecurityFilterChain filterChain(
+            HttpSecurity http, ProjectMembership membership, SignInThrottle throttle, LiveLines lines)
+            throws Exception {
+        return http.authorizeHttpRequests(requests -> requests
+                        // What was let in goes on; a live line ends so when its session already has.
+                        .dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        .permitAll()
+                        .requestMatchers(
                                 "/sign-in", "/demo/sign-in", "/assets/**", "/favicon.ico", "/error", "/actuator/health")
                         .permitAll()
                         .requestMatchers("/projects/{project}", "/projects/{project}/**")
@@ -46,15 +75,62 @@ class AccessConfiguration {
                         .anyRequest()
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/"))
-                .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
+                .addFilterBefore(new ThrottledSignIn(throttle), UsernamePasswordAuthenticationFilter.class)
+                .requestCache(cache -> cache.requestCache(new CookieRequestCache()))
+                .logout(logout -> logout.logoutUrl("/sign-out")
+                        .addLogoutHandler((request, response, person) -> endLines(request, lines))
+                        .logoutSuccessUrl("/sign-in"))
                 .exceptionHandling(handling ->
                         handling.authenticationEntryPoint(signInOrStatus()).accessDeniedHandler(notFoundForStrangers()))
                 .headers(headers -> headers.contentSecurityPolicy(
                                 policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
-                        .cacheControl(cache -> cache.disable()))
-                .csrf(Customizer.withDefaults())
+                        .permissionsPolicyHeader(permissions -> permissions.policy(PERMISSIONS_POLICY))
+                        .cacheControl(cache -> cache.disable())
+                        .addHeaderWriter(AccessConfiguration::keepNoData))
+                .csrf(csrf -> csrf.csrfTokenRepository(tokenInCookie()))
                 .build();
+    }
+
+    private static CookieCsrfTokenRepository tokenInCookie() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setHeaderName("X-CSRF-TOKEN");
+        tokens.setCookieName("pond-token");
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+        return tokens;
+    }
+
+    /** What calls are answered is as secret as the pages; what may be kept says so itself. */
+    private static void keepNoData(HttpServletRequest request, HttpServletResponse response) {
+        String type = Objects.toString(response.getContentType(), "");
+        if (type.contains("json") && response.getHeader(HttpHeaders.CACHE_CONTROL) == null) {
+            response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
+        }
+    }
+
+    private static void endLines(HttpServletRequest request, LiveLines lines) {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            lines.endOf(session.getId());
+        }
+    }
+
+    /** Refuses what no browser sends, and a {@code Host} that is not ours, so that no redirect leads to it. */
+    @Bean
+    StrictHttpFirewall firewall(@Value("${pond.hosts}") Set<String> hosts) {
+        StrictHttpFirewall firewall = new StrictHttpFirewall();
+        firewall.setAllowedHostnames(hosts::contains);
+        firewall.setAllowedParameterValues(value -> value == null || value.indexOf('\0') < 0);
+        return firewall;
+    }
+
+    @Bean
+    RequestRejectedHandler rejections() {
+        return (request, response, rejection) -> {
+            response.setStatus(HttpStatus.BAD_REQUEST.value());
+            response.setContentType("text/plain;charset=UTF-8");
+            response.getWriter().write("This request is not one that is answered here; nothing was changed.");
+        };
     }
 
     private static AuthenticationEntryPoint signInOrStatus() {

@@ -28,11 +28,15 @@ class Account {
         return displayName;
     }
 
+    String passwordHash() {
+        return passwordHash;
+    }
+
     UUID id() {
         return id;
     }
 
     SignedIn signedIn() {
-        return new SignedIn(id, signInName, displayName, passwordHash);
+        return new SignedIn(id, signInName, displayName);
     }
 }

@@ -1,9 +1,11 @@
 package stillpond.app.account;
 
+import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 @Controller
 class SignInController {
@@ -15,8 +17,9 @@ class SignInController {
     }
 
     @GetMapping("/sign-in")
-    String signIn(Model model) {
+    String signIn(@RequestParam Optional<Long> wait, Model model) {
         model.addAttribute("demo", demo);
+        model.addAttribute("wait", wait.orElse(null));
         return "account/sign-in";
     }
 }

@@ -1,25 +1,14 @@
 package stillpond.app.account;
 
-import java.util.List;
+import java.io.Serializable;
 import java.util.UUID;
-import org.springframework.security.core.GrantedAuthority;
-import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.AuthenticatedPrincipal;
 
-/** The person behind a request. What they may do depends on the project, so there are no authorities here. */
-public record SignedIn(UUID id, String signInName, String displayName, String passwordHash) implements UserDetails {
-
-    @Override
-    public List<GrantedAuthority> getAuthorities() {
-        return List.of();
-    }
+/** The person behind a request, as it is kept in a session: nothing in it is secret. What they may do depends on the project. */
+public record SignedIn(UUID id, String signInName, String displayName) implements AuthenticatedPrincipal, Serializable {
 
     @Override
-    public String getPassword() {
-        return passwordHash;
-    }
-
-    @Override
-    public String getUsername() {
+    public String getName() {
         return signInName;
     }
 }

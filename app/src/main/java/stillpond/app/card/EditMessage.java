@@ -1,7 +1,7 @@
 package stillpond.app.card;
 
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
@@ -21,7 +21,7 @@ import stillpond.core.palette.Tie;
  * @param instead for a removal: what its regions wear then, a swatch or {@code none}
  */
 record EditMessage(
-        Kind kind,
+        @NotNull Kind kind,
         UUID card,
         UUID swatch,
         String name,
@@ -63,7 +63,7 @@ record EditMessage(
 
     /** @throws IllegalArgumentException with a message for the user */
     PaletteEdit asEdit(Palette palette) {
-        return switch (Objects.requireNonNull(kind, "kind")) {
+        return switch (kind) {
             case ADD_CARD ->
                 new PaletteEdit.AddCard(
                         new Card(card == null ? UUID.randomUUID() : card, given(name), or(subject, ""), List.of()));

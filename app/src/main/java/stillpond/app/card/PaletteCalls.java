@@ -1,5 +1,8 @@
 package stillpond.app.card;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -29,6 +32,9 @@ import stillpond.core.colour.Srgb;
 @RestController
 @RequestMapping("/projects/{project}/palette")
 class PaletteCalls {
+
+    private static final int MOST_EDITS = 500;
+    private static final String TOO_MANY = "Up to 500 edits are made at once";
 
     private final Palettes palettes;
     private final CardEdits edits;
@@ -72,26 +78,29 @@ class PaletteCalls {
     Palettes.Made make(
             @PathVariable UUID project,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody List<EditMessage> messages) {
+            @RequestBody @Size(max = MOST_EDITS, message = TOO_MANY) List<@Valid EditMessage> messages) {
         return edits.make(project, person.id(), messages);
     }
 
     /** Edits that somebody asks the lead for. @param reason not blank */
-    record ProposalMessage(String reason, List<EditMessage> edits) {}
+    record ProposalMessage(
+            String reason, @NotNull @Size(max = MOST_EDITS) List<@Valid EditMessage> edits) {}
 
     @PostMapping("/proposals")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void propose(
             @PathVariable UUID project,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody ProposalMessage message) {
+            @RequestBody @Valid ProposalMessage message) {
         edits.outlook(project, message.edits());
         proposals.make(project, person.id(), message.reason(), message.edits());
     }
 
     /** What some edits would change, which is nothing yet. */
     @PostMapping("/outlook")
-    CardEdits.Outlook outlook(@PathVariable UUID project, @RequestBody List<EditMessage> messages) {
+    CardEdits.Outlook outlook(
+            @PathVariable UUID project,
+            @RequestBody @Size(max = MOST_EDITS, message = TOO_MANY) List<@Valid EditMessage> messages) {
         return edits.outlook(project, messages);
     }
 
@@ -153,7 +162,7 @@ class PaletteCalls {
             Adjustment.HueRange only,
             boolean sparesSkin,
             boolean sparesNeutrals,
-            List<String> colours) {
+            @NotNull @Size(max = 5000) List<String> colours) {
         Adjustment asAdjustment() {
             return new Adjustment(lightness, chroma, hue, Optional.ofNullable(only), sparesSkin, sparesNeutrals);
         }
@@ -161,7 +170,7 @@ class PaletteCalls {
 
     /** What colours become under one adjustment, in their order; nothing is changed. */
     @PostMapping("/adjusted")
-    List<String> adjusted(@PathVariable UUID project, @RequestBody AdjustMessage message) {
+    List<String> adjusted(@PathVariable UUID project, @RequestBody @Valid AdjustMessage message) {
         Adjustment adjustment = message.asAdjustment();
         return message.colours().stream()
                 .map(Srgb::ofHex)

@@ -100,6 +100,10 @@ class Proposals {
      * @throws IllegalArgumentException with a message for the user if it was answered before
      */
     Proposal answer(UUID project, UUID proposal, UUID person, State state, String answer) {
+        if (answer.length() > LONGEST_REASON) {
+            throw new IllegalArgumentException(
+                    "An answer has up to " + LONGEST_REASON + " letters. Nothing was changed.");
+        }
         Proposal open = query("project_id = :project and id = :id for update", proposal, Optional.of(project)).stream()
                 .findFirst()
                 .orElseThrow();

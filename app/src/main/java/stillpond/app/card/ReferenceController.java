@@ -1,5 +1,6 @@
 package stillpond.app.card;
 
+import jakarta.validation.Valid;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -105,7 +106,7 @@ class ReferenceController {
     Map<String, Integer> keep(
             @PathVariable UUID project,
             @PathVariable UUID picture,
-            @RequestBody List<ReferencePictures.Sample> samples) {
+            @RequestBody List<ReferencePictures.@Valid Sample> samples) {
         samples.forEach(sample -> Srgb.ofHex(sample.colour()));
         pictures.keep(project, picture, samples);
         return Map.of("kept", samples.size());

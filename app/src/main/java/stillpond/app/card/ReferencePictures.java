@@ -1,5 +1,6 @@
 package stillpond.app.card;
 
+import jakarta.validation.constraints.NotNull;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -54,7 +55,8 @@ public class ReferencePictures {
      *
      * @param radiusPx 0 for a single pixel
      */
-    public record Sample(int x, int y, int radiusPx, String colour) {}
+    public record Sample(
+            int x, int y, int radiusPx, @NotNull String colour) {}
 
     /** A main colour of a picture. @param share of its area, 0 to 1 */
     public record Main(String colour, String name, int x, int y, double share) {}

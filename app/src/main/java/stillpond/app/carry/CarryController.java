@@ -1,5 +1,8 @@
 package stillpond.app.carry;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -10,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
+import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.fill.Fill;
@@ -22,17 +26,23 @@ class CarryController {
     private final SheetCarrying carrying;
     private final Corrections corrections;
     private final Sheets sheets;
+    private final Palettes palettes;
 
-    CarryController(SheetCarrying carrying, Corrections corrections, Sheets sheets) {
+    CarryController(SheetCarrying carrying, Corrections corrections, Sheets sheets, Palettes palettes) {
         this.carrying = carrying;
         this.corrections = corrections;
         this.sheets = sheets;
+        this.palettes = palettes;
     }
 
-    record CarryMessage(List<UUID> sources, boolean overFilled) {}
+    record CarryMessage(@NotNull @Size(max = 50) List<UUID> sources, boolean overFilled) {}
 
     /** @param source the sheet whose region was misleading, {@code layer} and {@code cell} where on it */
-    record CorrectionMessage(UUID source, UUID layer, int cell, String fill) {}
+    record CorrectionMessage(
+            @NotNull UUID source,
+            @NotNull UUID layer,
+            int cell,
+            @NotNull String fill) {}
 
     @GetMapping("/sources")
     List<SheetCarrying.SourceSheet> sources(@PathVariable UUID project, @PathVariable UUID sheet) {
@@ -41,7 +51,7 @@ class CarryController {
 
     @PostMapping
     SheetCarrying.Proposals propose(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody CarryMessage message) {
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody @Valid CarryMessage message) {
         return carrying.propose(project, sheet, message.sources(), message.overFilled());
     }
 
@@ -50,7 +60,7 @@ class CarryController {
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody CarryMessage message) {
+            @RequestBody @Valid CarryMessage message) {
         return carrying.laySure(project, sheet, person.id(), message.sources());
     }
 
@@ -60,15 +70,18 @@ class CarryController {
     }
 
     @PostMapping("/corrections")
-    void correct(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody CorrectionMessage message) {
+    void correct(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody @Valid CorrectionMessage message) {
         sheets.get(project, sheet);
         Sheet source = sheets.get(project, message.source());
-        boolean isOfSource =
-                source.layers().stream().anyMatch(layer -> layer.id().equals(message.layer()));
+        Fill fill = Fill.ofText(message.fill());
+        if (!palettes.of(project).hasAll(fill.swatches())) {
+            throw new IllegalArgumentException("This swatch is on none of the project's cards.");
+        }
         // A source cut anew meanwhile has other cells: then there is nothing to learn.
+        boolean isOfSource = source.layers().stream()
+                .anyMatch(layer -> layer.id().equals(message.layer()) && layer.hasCells(List.of(message.cell())));
         if (isOfSource) {
-            corrections.note(
-                    message.layer(), message.cell(), Fill.ofText(message.fill()).text());
+            corrections.note(message.layer(), message.cell(), fill.text());
         }
     }
 }

@@ -1,5 +1,8 @@
 package stillpond.app.check;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -26,7 +29,7 @@ class CheckController {
     }
 
     /** @param key see {@link FindingMessage#key} */
-    record Acceptance(String key, boolean isMeant) {}
+    record Acceptance(@NotBlank @Size(max = 300) String key, boolean isMeant) {}
 
     /** What is wrong or suspicious on the sheet as the server has it. */
     @GetMapping
@@ -47,7 +50,7 @@ class CheckController {
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody Acceptance acceptance) {
+            @RequestBody @Valid Acceptance acceptance) {
         findings.accept(project, sheet, person.id(), acceptance.key(), acceptance.isMeant());
     }
 }

@@ -2,6 +2,7 @@ package stillpond.app.demo;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
@@ -30,10 +31,9 @@ class DemoSignInController {
     @PostMapping("/demo/sign-in")
     String signIn(@RequestParam String who, HttpServletRequest request, HttpServletResponse response) {
         DemoPerson person = DemoPerson.named(who).orElseThrow();
-        SignedIn signedIn = accounts.loadUserByUsername(person.signInName());
+        SignedIn signedIn = accounts.find(person.signInName()).orElseThrow();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(
-                UsernamePasswordAuthenticationToken.authenticated(signedIn, null, signedIn.getAuthorities()));
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(signedIn, null, List.of()));
         request.getSession();
         sessions.onAuthentication(context.getAuthentication(), request, response);
         contexts.saveContext(context, request, response);

@@ -1,6 +1,8 @@
 package stillpond.app.desk;
 
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.util.List;
 import java.util.Set;
@@ -41,7 +43,11 @@ class DamController {
     }
 
     /** The dams of a desk, by the indices of openings; it may be ahead of what is stored, or try a reach. */
-    record DeskDams(double reach, Set<Integer> shut, Set<Integer> open, Set<Integer> inked) {
+    record DeskDams(
+            double reach,
+            @NotNull Set<Integer> shut,
+            @NotNull Set<Integer> open,
+            @NotNull Set<Integer> inked) {
 
         Dams asDams() {
             Set<Integer> all = new TreeSet<>(shut);
@@ -52,7 +58,7 @@ class DamController {
 
     /** The gaps in the order in which they are worth a look. */
     @PostMapping("/gaps")
-    List<Gap> gaps(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody DeskDams now) {
+    List<Gap> gaps(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody @Valid DeskDams now) {
         return gaps.of(project, sheet, now.asDams());
     }
 

@@ -1,5 +1,6 @@
 package stillpond.app.desk;
 
+import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.util.List;
 import java.util.NoSuchElementException;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
@@ -30,6 +32,9 @@ import stillpond.core.gap.Figure;
 @RestController
 @RequestMapping("/projects/{project}/sheets/{sheet}")
 class DeskCalls {
+
+    private static final int MOST_AT_ONCE = 200;
+    private static final String TOO_MANY = "Up to 200 changes are made at once";
 
     private final Sheets sheets;
     private final SheetChanges changes;
@@ -63,7 +68,11 @@ class DeskCalls {
     /** All that lies inside an outline made of cells. */
     @PostMapping("/enclosed")
     List<Integer> enclosed(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody List<Integer> outline) {
-        return sheets.enclosed(sheets.get(project, sheet).frontLayer(), outline);
+        Layer layer = sheets.get(project, sheet).frontLayer();
+        if (!layer.hasCells(outline)) {
+            throw new IllegalArgumentException("The line art has no such regions any more.");
+        }
+        return sheets.enclosed(layer, outline);
     }
 
     /** The largest figure first. */
@@ -81,7 +90,7 @@ class DeskCalls {
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody List<ChangeMessage> messages) {
+            @RequestBody @Size(max = MOST_AT_ONCE, message = TOO_MANY) List<ChangeMessage> messages) {
         sheets.get(project, sheet);
         List<ChangeRequest> requests =
                 messages.stream().map(ChangeMessage::asRequest).toList();

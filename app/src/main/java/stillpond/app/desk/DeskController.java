@@ -1,5 +1,6 @@
 package stillpond.app.desk;
 
+import jakarta.validation.constraints.Size;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -90,7 +91,10 @@ class DeskController {
     /** Chooses the cards that lie on the shore of this sheet, in their order; answers with the shore as it is then. */
     @PostMapping("/projects/{project}/sheets/{sheet}/shore")
     String chooseCards(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody List<UUID> cards, Model model) {
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestBody @Size(max = 1000, message = "Up to 1000 cards lie on a shore") List<UUID> cards,
+            Model model) {
         Sheet present = sheets.get(project, sheet);
         List<CardView> all = cards(present);
         Set<UUID> known = all.stream().map(CardView::id).collect(Collectors.toSet());

@@ -1,5 +1,7 @@
 package stillpond.app.desk;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -51,7 +53,7 @@ class GroupController {
     }
 
     /** Which fields it has depends on the act. */
-    record GroupMessage(Act act, UUID group, String name, List<Integer> cells, int by) {}
+    record GroupMessage(@NotNull Act act, UUID group, String name, List<Integer> cells, int by) {}
 
     @GetMapping
     List<CellGroup> groups(@PathVariable UUID project, @PathVariable UUID sheet) {
@@ -59,7 +61,8 @@ class GroupController {
     }
 
     @PostMapping
-    List<CellGroup> change(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody GroupMessage message) {
+    List<CellGroup> change(
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody @Valid GroupMessage message) {
         Sheet present = sheets.get(project, sheet);
         return groups.change(present, act(present, message)).groups();
     }
@@ -68,7 +71,12 @@ class GroupController {
         UUID id = message.group();
         boolean isOn = message.by() == 1;
         return switch (message.act()) {
-            case MAKE -> all -> all.making(UUID.randomUUID(), message.name(), message.cells());
+            case MAKE -> {
+                if (message.cells() == null || !sheet.frontLayer().hasCells(message.cells())) {
+                    throw new IllegalArgumentException("The line art has no such regions any more.");
+                }
+                yield all -> all.making(UUID.randomUUID(), message.name(), message.cells());
+            }
             case FOR_EACH_COLOUR -> {
                 Layer layer = sheet.frontLayer();
                 Fills fills = sheets.fills(layer);

@@ -1,5 +1,7 @@
 package stillpond.app.desk;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -30,14 +32,15 @@ class ReplaceController {
         PROJECT
     }
 
-    record ReplaceMessage(UUID swatch, UUID by, Scope scope) {}
+    record ReplaceMessage(
+            @NotNull UUID swatch, @NotNull UUID by, @NotNull Scope scope) {}
 
     @PostMapping("/projects/{project}/sheets/{sheet}/replace")
     Replacing.Replaced replace(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody ReplaceMessage message) {
+            @RequestBody @Valid ReplaceMessage message) {
         UUID scene = sheets.get(project, sheet).scene();
         List<Sheet> scope = sheets.inProject(project).stream()
                 .filter(each -> message.scope() == Scope.PROJECT || each.scene().equals(scene))

@@ -1,18 +1,16 @@
 package stillpond.app.live;
 
+import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
-import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.context.event.ContextClosedEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import stillpond.app.account.SignedIn;
 import stillpond.app.palette.PaletteChanged;
 import stillpond.app.sheet.SheetChanged;
 
@@ -20,45 +18,25 @@ import stillpond.app.sheet.SheetChanged;
 @RestController
 class LiveController {
 
-    private static final long HOUR_MS = 3_600_000;
+    private final LiveLines lines;
 
-    private final Map<UUID, Set<SseEmitter>> listeners = new ConcurrentHashMap<>();
+    LiveController(LiveLines lines) {
+        this.lines = lines;
+    }
 
     @GetMapping(path = "/projects/{project}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter listen(@PathVariable UUID project) throws IOException {
-        SseEmitter emitter = new SseEmitter(HOUR_MS);
-        Set<SseEmitter> ofProject = listeners.computeIfAbsent(project, any -> ConcurrentHashMap.newKeySet());
-        ofProject.add(emitter);
-        emitter.onCompletion(() -> ofProject.remove(emitter));
-        emitter.onTimeout(emitter::complete);
-        emitter.onError(error -> ofProject.remove(emitter));
-        emitter.send(SseEmitter.event().name("hello").data("listening"));
-        return emitter;
+    SseEmitter listen(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, HttpSession session)
+            throws IOException {
+        return lines.open(project, person.id(), session);
     }
 
     @TransactionalEventListener
     void on(PaletteChanged changed) {
-        tell(changed.project(), "palette", "changed");
+        lines.tell(changed.project(), "palette", "changed");
     }
 
     @TransactionalEventListener
     void on(SheetChanged changed) {
-        tell(changed.project(), "sheet", changed.sheet() + " " + changed.author());
-    }
-
-    /** Open lines would hold up the end of the application. */
-    @EventListener
-    void onClose(ContextClosedEvent closing) {
-        listeners.values().forEach(ofProject -> ofProject.forEach(SseEmitter::complete));
-    }
-
-    private void tell(UUID project, String name, String data) {
-        for (SseEmitter emitter : listeners.getOrDefault(project, Set.of())) {
-            try {
-                emitter.send(SseEmitter.event().name(name).data(data));
-            } catch (IOException | IllegalStateException gone) {
-                listeners.get(project).remove(emitter);
-            }
-        }
+        lines.tell(changed.project(), "sheet", changed.sheet() + " " + changed.author());
     }
 }

@@ -1,23 +1,36 @@
 package stillpond.app.page;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Objects;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.MessageSourceResolvable;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.util.unit.DataSize;
+import org.springframework.validation.FieldError;
+import org.springframework.web.HttpMediaTypeNotSupportedException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.ModelAndView;
 import stillpond.app.project.NotAllowed;
 import stillpond.core.exchange.UnreadableCards;
 import stillpond.core.format.UnreadableFile;
+import tools.jackson.core.exc.StreamConstraintsException;
 
 /** Turns what went wrong into a problem detail (RFC 9457) for scripts, or into a page for people. */
 @ControllerAdvice
@@ -31,9 +44,40 @@ class ErrorAdvice {
         this.maxFile = maxFile;
     }
 
-    @ExceptionHandler({NoSuchElementException.class, MethodArgumentTypeMismatchException.class})
+    @ExceptionHandler(NoSuchElementException.class)
     Object notFound(HttpServletRequest request) {
         return answer(request, HttpStatus.NOT_FOUND, NOT_HERE);
+    }
+
+    /** An address that cannot be one leads nowhere; what is asked about it can be wrong in itself. */
+    @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+    Object mismatch(MethodArgumentTypeMismatchException problem, HttpServletRequest request) {
+        if (problem.getParameter().hasParameterAnnotation(PathVariable.class)) {
+            return notFound(request);
+        }
+        return answer(
+                request,
+                HttpStatus.BAD_REQUEST,
+                "'" + problem.getName() + "' is not what is wanted there; nothing was changed.");
+    }
+
+    @ExceptionHandler({ServletRequestBindingException.class, MissingServletRequestPartException.class})
+    Object missing(Exception problem, HttpServletRequest request) {
+        String what = problem instanceof MissingServletRequestParameterException parameter
+                ? "'" + parameter.getParameterName() + "' is missing"
+                : "Something that belongs to it is missing";
+        return answer(request, HttpStatus.BAD_REQUEST, what + "; nothing was changed.");
+    }
+
+    @ExceptionHandler({MethodArgumentNotValidException.class, HandlerMethodValidationException.class})
+    Object invalid(Exception problem, HttpServletRequest request) {
+        List<? extends MessageSourceResolvable> errors = problem instanceof HandlerMethodValidationException method
+                ? method.getAllErrors()
+                : ((MethodArgumentNotValidException) problem).getAllErrors();
+        String first = errors.get(0) instanceof FieldError field
+                ? "'" + field.getField() + "' " + field.getDefaultMessage()
+                : Objects.toString(errors.get(0).getDefaultMessage());
+        return answer(request, HttpStatus.BAD_REQUEST, first + "; nothing was changed.");
     }
 
     @ExceptionHandler(UnreadableFile.class)
@@ -72,9 +116,14 @@ class ErrorAdvice {
         return answer(request, HttpStatus.BAD_REQUEST, problem.getMessage());
     }
 
-    @ExceptionHandler(HttpMessageNotReadableException.class)
-    Object badMessage(HttpServletRequest request) {
-        return answer(request, HttpStatus.BAD_REQUEST, "The request could not be understood; nothing was changed.");
+    @ExceptionHandler({HttpMessageNotReadableException.class, HttpMediaTypeNotSupportedException.class})
+    Object badMessage(Exception problem, HttpServletRequest request) {
+        return NestedExceptionUtils.getMostSpecificCause(problem) instanceof StreamConstraintsException
+                ? answer(
+                        request,
+                        HttpStatus.CONTENT_TOO_LARGE,
+                        "This is more than is read at once; nothing was changed.")
+                : answer(request, HttpStatus.BAD_REQUEST, "The request could not be understood; nothing was changed.");
     }
 
     private static Object answer(HttpServletRequest request, HttpStatus status, String message) {

@@ -31,6 +31,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Transactional
 public class Palettes {
 
+    private static final int LONGEST_REASON = 2000;
+
     private final CardRepository cards;
     private final PaletteChangeRepository changes;
     private final Projects projects;
@@ -101,12 +103,19 @@ public class Palettes {
                 author,
                 clock.instant(),
                 words,
-                reason,
+                requireReason(reason),
                 new StoredPaletteChange.Texts(text(before, after), text(after, before)));
         changes.save(change);
         write(project, before, after);
         events.publishEvent(new PaletteChanged(project));
         return new Made(change.id(), words);
+    }
+
+    private static String requireReason(String reason) {
+        if (reason.length() > LONGEST_REASON) {
+            throw new IllegalArgumentException("A reason has up to " + LONGEST_REASON + " letters.");
+        }
+        return reason.strip();
     }
 
     private void requireAllowed(UUID project, UUID author, Palette before, Palette after) {
@@ -243,7 +252,7 @@ public class Palettes {
         if (!explained.authorId().equals(author)) {
             throw new IllegalArgumentException("Only who made a change says why.");
         }
-        explained.explain(reason.strip());
+        explained.explain(requireReason(reason));
     }
 
     private Optional<StoredPaletteChange> latest(UUID project, UUID author) {

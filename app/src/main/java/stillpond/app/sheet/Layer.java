@@ -1,5 +1,6 @@
 package stillpond.app.sheet;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
@@ -33,6 +34,10 @@ public record Layer(
         String smallInk,
         String smallCells,
         boolean isSharp) {
+
+    public boolean hasCells(Collection<Integer> cells) {
+        return cells.stream().allMatch(cell -> cell >= 0 && cell < cellCount);
+    }
 
     /** The names of the planes that a desk may ask for. */
     List<String> planes() {

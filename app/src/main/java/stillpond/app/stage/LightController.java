@@ -114,6 +114,7 @@ class LightController {
             @RequestParam UUID scene,
             @RequestParam(defaultValue = "false") boolean use,
             @AuthenticationPrincipal SignedIn person) {
+        projects.scene(project, scene);
         UUID id = UUID.randomUUID();
         stagings.change(project, person.id(), "Made the light " + name.strip(), staging -> {
             Light light =

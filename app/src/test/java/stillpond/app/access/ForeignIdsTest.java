@@ -2,22 +2,30 @@ package stillpond.app.access;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.Type;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
-import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Address;
 import stillpond.app.support.Drawings;
+import stillpond.app.support.Messages;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 import stillpond.core.palette.Card;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A member of one project names things of another one, where they know their ids: nothing there is shown, moved or changed. */
 class ForeignIdsTest {
@@ -25,6 +33,7 @@ class ForeignIdsTest {
     private final TestPond pond = TestPond.shared();
     private final Work own = Work.begin(pond);
     private final Work their = Work.begin(pond);
+    private final JsonMapper json = pond.bean(JsonMapper.class);
     private final Visitor visitor = Visitor.signedIn(pond, own.person());
 
     @ParameterizedTest
@@ -68,34 +77,150 @@ class ForeignIdsTest {
         assertThat(visitor.post(own.address(sheet) + "/changes", change).body()).contains("\"refused\"");
     }
 
-    /** Every address in a project that names more than the project, also those that will be added later. */
+    /** Through one's own project, in every place of every address, form and message where an id can stand. */
     @Test
-    void throughOnesOwnProjectNothingOfAnotherIsReached() {
-        Sheet sheet = their.bring(Drawings.threeBoxes());
-        Map<String, UUID> theirs = Map.of("sheet", sheet.id(), "scene", their.scene(), "card", card(their));
-        RequestMappingHandlerMapping mappings =
-                pond.bean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
-        List<RequestMappingInfo> reached = mappings.getHandlerMethods().keySet().stream()
-                .filter(mapping -> theirs.keySet().stream()
-                        .anyMatch(name -> mapping.getPatternValues().toString().contains("{" + name + "}")))
-                .toList();
-        assertThat(reached).hasSizeGreaterThan(30);
-        Map<String, Integer> answers = new TreeMap<>();
-        for (RequestMappingInfo mapping : reached) {
-            String path = mapping.getPatternValues().iterator().next();
-            path = path.replace("{project}", own.project().toString());
-            for (Map.Entry<String, UUID> each : theirs.entrySet()) {
-                path = path.replace("{" + each.getKey() + "}", each.getValue().toString());
+    void noIdOfAnotherProjectReachesOrMovesAnything() {
+        Sheet ownSheet = own.bringSmall(Drawings.threeBoxes());
+        Sheet theirSheet = their.bringSmall(Drawings.threeBoxes());
+        their.lay(theirSheet, their.coat().id(), 50, 100);
+        Map<String, UUID> owns = ids(own, ownSheet);
+        Map<String, UUID> theirs = ids(their, theirSheet);
+        String before = allOf(their);
+
+        List<String> reached = new ArrayList<>();
+        for (Address address : Address.inProjects(pond)) {
+            for (String place : places(address)) {
+                send(address, place, owns, theirs).forEach(reached::add);
             }
-            path = path.replaceAll("\\{\\w+}", UUID.randomUUID().toString());
-            boolean isPost =
-                    mapping.getMethodsCondition().getMethods().toString().contains("POST");
-            int status = isPost
-                    ? visitor.post(path, "[]").statusCode()
-                    : visitor.get(path).statusCode();
-            answers.put(mapping + ": " + path, status);
         }
-        assertThat(answers).allSatisfy((path, status) -> assertThat(status).isBetween(400, 499));
+
+        assertThat(reached).hasSizeGreaterThan(150);
+        assertThat(allOf(their)).isEqualTo(before);
+        theirs.forEach((name, id) -> assertThat(allOf(own)).as(name).doesNotContain(id.toString()));
+    }
+
+    /** The names in the path of an address that are ids, and the fields of what it reads. */
+    private static List<String> places(Address address) {
+        List<String> places = new ArrayList<>();
+        Matcher matcher = Pattern.compile("\\{(\\w+)}").matcher(address.path());
+        while (matcher.find()) {
+            if (!matcher.group(1).equals("project")) {
+                places.add("{" + matcher.group(1) + "}");
+            }
+        }
+        address.parameters().forEach(asked -> places.add(asked.name()));
+        address.body().map(ForeignIdsTest::element).ifPresent(type -> {
+            if (type.isRecord()) {
+                Arrays.stream(type.getRecordComponents()).forEach(each -> places.add(each.getName()));
+            } else {
+                places.add("");
+            }
+        });
+        return places;
+    }
+
+    private static Class<?> element(Type type) {
+        return type instanceof ParameterizedType list ? (Class<?>) list.getActualTypeArguments()[0] : (Class<?>) type;
+    }
+
+    /** Names one thing of theirs in one place and one's own everywhere else; as an address, what comes of it is no page. */
+    private List<String> send(Address address, String place, Map<String, UUID> owns, Map<String, UUID> theirs) {
+        List<String> sent = new ArrayList<>();
+        String path = address.path();
+        for (Map.Entry<String, UUID> each : owns.entrySet()) {
+            String name = "{" + each.getKey() + "}";
+            path = path.replace(
+                    name,
+                    (name.equals(place) ? theirs : owns).get(each.getKey()).toString());
+        }
+        path = path.replaceAll("\\{\\w+}", UUID.randomUUID().toString());
+        for (UUID foreign : theirs.values()) {
+            Messages messages =
+                    new Messages(name -> name.equals(place) ? foreign : owns.getOrDefault(name, owns.get("swatch")));
+            for (String message : written(address, place, foreign, messages)) {
+                int status = address.body().isPresent()
+                        ? visitor.post(path, message).statusCode()
+                        : address.isPost()
+                                ? visitor.send(path, message).statusCode()
+                                : visitor.get(path + "?" + message).statusCode();
+                sent.add(path + " " + message + ": " + status);
+                assertThat(status).as(path + " " + message).isLessThan(500);
+                if (place.startsWith("{") && theirs.containsKey(place.substring(1, place.length() - 1))) {
+                    assertThat(status).as(path + " " + message).isBetween(400, 499);
+                }
+            }
+            if (place.startsWith("{")) {
+                break;
+            }
+        }
+        return sent;
+    }
+
+    /** For texts, in which ids can stand too, and for each kind of message. */
+    private List<String> written(Address address, String place, UUID foreign, Messages messages) {
+        if (address.body().isEmpty()) {
+            String[] form = address.parameters().stream()
+                    .flatMap(asked -> Stream.of(
+                            asked.name(),
+                            asked.name().equals(place)
+                                    ? foreign.toString()
+                                    : String.valueOf(messages.sample(asked.type(), asked.name()))))
+                    .toArray(String[]::new);
+            return List.of(Visitor.form(form));
+        }
+        Type type = address.body().get();
+        Class<?> element = element(type);
+        List<Object> all = new ArrayList<>();
+        if (element.isRecord()) {
+            messages.varied(
+                            element,
+                            component -> component.getName().equals(place) && component.getType() != UUID.class
+                                    ? List.of(foreign, List.of(foreign), Map.of(foreign.toString(), List.of(0)))
+                                    : List.of())
+                    .forEach(all::add);
+            all.add(messages.fields(element));
+        } else {
+            all.add(messages.sample(element, ""));
+            all.add(foreign);
+        }
+        return all.stream()
+                .map(each -> json.writeValueAsString(type instanceof ParameterizedType ? List.of(each) : each))
+                .toList();
+    }
+
+    private Map<String, UUID> ids(Work work, Sheet sheet) {
+        return Map.of(
+                "sheet", sheet.id(),
+                "scene", work.scene(),
+                "card", card(work),
+                "swatch", work.coat().id(),
+                "layer", sheet.frontLayer().id());
+    }
+
+    /** Everything that the database holds of a project. */
+    private String allOf(Work work) {
+        JdbcClient jdbc = pond.bean(JdbcClient.class);
+        List<String> tables = jdbc.sql("""
+                        select table_name from information_schema.columns
+                        where table_schema = 'public' and column_name = 'project_id' order by 1""").query(String.class).list();
+        assertThat(tables).hasSizeGreaterThan(8);
+        StringBuilder all = new StringBuilder();
+        for (String table : tables) {
+            all.append(rows(jdbc, "select t::text from " + table + " t where project_id = ? order by 1", work));
+        }
+        String ofSheet = "in (select id from sheet where project_id = ?)";
+        all.append(rows(jdbc, "select t::text from layer t where sheet_id " + ofSheet + " order by 1", work));
+        all.append(rows(jdbc, "select t::text from change t where sheet_id " + ofSheet + " order by 1", work));
+        all.append(rows(
+                jdbc,
+                "select t::text from cell_fill t where layer_id in (select id from layer where sheet_id " + ofSheet
+                        + ") order by 1",
+                work));
+        return all.toString();
+    }
+
+    private static List<String> rows(JdbcClient jdbc, String query, Work work) {
+        return jdbc.sql(query).param(work.project()).query(String.class).list();
     }
 
     private List<Card> palette(Work work) {

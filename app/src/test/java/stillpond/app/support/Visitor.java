@@ -60,15 +60,30 @@ public final class Visitor {
                 .POST(BodyPublishers.ofString(json)));
     }
 
+    /** Gets an address with a query of fields and values, taken in turns. */
+    public HttpResponse<String> ask(String path, String... fields) {
+        return get(path + "?" + form(fields));
+    }
+
     /** Sends a form of fields and values, taken in turns. */
     public HttpResponse<String> submit(String path, String... fields) {
+        return send(path, form(fields));
+    }
+
+    /** Sends a form that is written already. */
+    public HttpResponse<String> send(String path, String form) {
+        return send(request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(BodyPublishers.ofString(form)));
+    }
+
+    /** Fields and values, taken in turns, as a form or a query writes them. */
+    public static String form(String... fields) {
         StringBuilder form = new StringBuilder();
         for (int i = 0; i < fields.length; i += 2) {
             form.append(i == 0 ? "" : "&").append(encode(fields[i])).append('=').append(encode(fields[i + 1]));
         }
-        return send(request(path)
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(BodyPublishers.ofString(form.toString())));
+        return form.toString();
     }
 
     /** A picture as it is answered. */

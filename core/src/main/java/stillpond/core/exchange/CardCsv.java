@@ -25,7 +25,7 @@ import stillpond.core.palette.Swatch;
 public final class CardCsv {
 
     private static final String[] COLUMNS = {"card", "name", "part", "colour", "spot", "follows", "how", "note"};
-    private static final String FORMULA_STARTS = "=+-@\t\r";
+    private static final String FORMULA_STARTS = " =+-@|%\t\r\n\uff1d\uff0b\uff0d\uff20\uff5c";
 
     private CardCsv() {}
 

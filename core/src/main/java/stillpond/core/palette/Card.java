@@ -16,6 +16,9 @@ import stillpond.core.colour.Srgb;
  */
 public record Card(UUID id, String name, String subject, Kind kind, boolean locked, List<Swatch> swatches) {
 
+    private static final int MOST_LETTERS = 120;
+    private static final int MOST_SWATCHES = 5000;
+
     /** What a card is for. */
     public enum Kind {
         /** A character, place or prop. */
@@ -30,6 +33,13 @@ public record Card(UUID id, String name, String subject, Kind kind, boolean lock
         swatches = List.copyOf(swatches);
         if (name.isBlank()) {
             throw new IllegalArgumentException("A card needs a name.");
+        }
+        if (name.length() > MOST_LETTERS || subject.length() > MOST_LETTERS) {
+            throw new IllegalArgumentException(
+                    "The name of a card, and what it is of, have up to " + MOST_LETTERS + " letters.");
+        }
+        if (swatches.size() > MOST_SWATCHES) {
+            throw new IllegalArgumentException("A card holds up to " + MOST_SWATCHES + " swatches.");
         }
     }
 

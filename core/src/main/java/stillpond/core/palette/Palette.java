@@ -18,6 +18,9 @@ import stillpond.core.colour.Srgb;
 /** The cards of a project, and the colour that each swatch has now: a tied one follows its source, through any number of ties. */
 public final class Palette implements SwatchColours {
 
+    private static final int MOST_CARDS = 2000;
+    private static final int MOST_SWATCHES = 20_000;
+
     private final List<Card> cards;
     private final Map<UUID, Swatch> swatches = new HashMap<>();
     private final Map<UUID, Srgb> colours = new HashMap<>();
@@ -25,6 +28,11 @@ public final class Palette implements SwatchColours {
     /** @throws IllegalArgumentException with a message for the user if ties go round in a circle or lead nowhere */
     public Palette(List<Card> cards) {
         this.cards = List.copyOf(cards);
+        long count = cards.stream().mapToLong(card -> card.swatches().size()).sum();
+        if (cards.size() > MOST_CARDS || count > MOST_SWATCHES) {
+            throw new IllegalArgumentException(
+                    "A project has up to " + MOST_CARDS + " cards and " + MOST_SWATCHES + " swatches in all.");
+        }
         for (Card card : cards) {
             for (Swatch swatch : card.swatches()) {
                 swatches.put(swatch.id(), swatch);
@@ -54,6 +62,10 @@ public final class Palette implements SwatchColours {
 
     public boolean has(UUID swatch) {
         return swatches.containsKey(swatch);
+    }
+
+    public boolean hasAll(Collection<UUID> some) {
+        return swatches.keySet().containsAll(some);
     }
 
     public Optional<Swatch> swatch(UUID id) {
