@@ -3,9 +3,11 @@ package stillpond.app.access;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -108,10 +110,14 @@ class ForeignIdsTest {
                 places.add("{" + matcher.group(1) + "}");
             }
         }
-        address.parameters().forEach(asked -> places.add(asked.name()));
+        address.parameters().stream()
+                .filter(asked -> !(asked.type() instanceof Class<?> plain && plain.isPrimitive()))
+                .forEach(asked -> places.add(asked.name()));
         address.body().map(ForeignIdsTest::element).ifPresent(type -> {
             if (type.isRecord()) {
-                Arrays.stream(type.getRecordComponents()).forEach(each -> places.add(each.getName()));
+                Arrays.stream(type.getRecordComponents())
+                        .filter(each -> !each.getType().isPrimitive())
+                        .forEach(each -> places.add(each.getName()));
             } else {
                 places.add("");
             }
@@ -172,13 +178,14 @@ class ForeignIdsTest {
         Class<?> element = element(type);
         List<Object> all = new ArrayList<>();
         if (element.isRecord()) {
-            messages.varied(
-                            element,
-                            component -> component.getName().equals(place) && component.getType() != UUID.class
-                                    ? List.of(foreign, List.of(foreign), Map.of(foreign.toString(), List.of(0)))
-                                    : List.of())
-                    .forEach(all::add);
-            all.add(messages.fields(element));
+            for (Map<String, Object> fields : kinds(element, messages)) {
+                all.add(fields);
+                if (fields.containsKey(place) && !fields.get(place).equals(foreign.toString())) {
+                    all.add(with(fields, place, foreign));
+                    all.add(with(fields, place, List.of(foreign)));
+                    all.add(with(fields, place, Map.of(foreign.toString(), List.of(0))));
+                }
+            }
         } else {
             all.add(messages.sample(element, ""));
             all.add(foreign);
@@ -186,6 +193,26 @@ class ForeignIdsTest {
         return all.stream()
                 .map(each -> json.writeValueAsString(type instanceof ParameterizedType ? List.of(each) : each))
                 .toList();
+    }
+
+    /** The fields of a record, once for each constant of what is enumerated in it. */
+    private static List<Map<String, Object>> kinds(Class<?> record, Messages messages) {
+        List<Map<String, Object>> kinds = new ArrayList<>(List.of(messages.fields(record)));
+        for (RecordComponent component : record.getRecordComponents()) {
+            if (component.getType().isEnum()) {
+                kinds.clear();
+                Arrays.stream(component.getType().getEnumConstants())
+                        .forEach(
+                                each -> kinds.add(with(messages.fields(record), component.getName(), each.toString())));
+            }
+        }
+        return kinds;
+    }
+
+    private static Map<String, Object> with(Map<String, Object> fields, String name, Object value) {
+        Map<String, Object> changed = new LinkedHashMap<>(fields);
+        changed.put(name, value);
+        return changed;
     }
 
     private Map<String, UUID> ids(Work work, Sheet sheet) {

@@ -129,7 +129,8 @@ public final class Visitor {
         }
     }
 
-    private void readToken(String path) {
+    /** Takes the token that forms are sent with from a page. */
+    public void readToken(String path) {
         Matcher matcher = TOKEN.matcher(get(path).body());
         if (!matcher.find()) {
             throw new IllegalStateException(path + " has no token; is the visitor signed in?");
