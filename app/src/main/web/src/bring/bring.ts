@@ -92,7 +92,8 @@ function showBrought(row: HTMLElement, sheet: BroughtSheet): void {
   row.querySelector(".brought-stop")?.remove();
   setState(
     row,
-    `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.regions} ${sheet.regions === 1 ? "region" : "regions"}`,
+    `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.regions} ${sheet.regions === 1 ? "region" : "regions"}` +
+      sheet.leftOut.map((what) => `, without ${what}`).join(""),
   );
   row.append(link);
 }

@@ -12,6 +12,8 @@ export interface BroughtSheet {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly regions: number;
+  /** What of the file is not on the sheet, each to follow "without". */
+  readonly leftOut: readonly string[];
 }
 
 export function startScene(project: string, title: string): Promise<Scene> {

@@ -9,8 +9,9 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.palette.Palettes;
+import stillpond.app.reading.PictureFiles;
 import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
@@ -25,8 +26,8 @@ import stillpond.core.colour.ColourNames;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.format.ImageLimits;
-import stillpond.core.format.LineArtReader;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.ink.Picture;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
@@ -43,13 +44,24 @@ class FlatsAdoption {
     private final SheetChanges changes;
     private final Planes planes;
     private final Palettes palettes;
+    private final PictureFiles pictureFiles;
+    private final TransactionTemplate transaction;
     private final ImageLimits limits;
 
-    FlatsAdoption(Sheets sheets, SheetChanges changes, Planes planes, Palettes palettes, ImageLimits limits) {
+    FlatsAdoption(
+            Sheets sheets,
+            SheetChanges changes,
+            Planes planes,
+            Palettes palettes,
+            PictureFiles pictureFiles,
+            TransactionTemplate transaction,
+            ImageLimits limits) {
         this.sheets = sheets;
         this.changes = changes;
         this.planes = planes;
         this.palettes = palettes;
+        this.pictureFiles = pictureFiles;
+        this.transaction = transaction;
         this.limits = limits;
     }
 
@@ -71,9 +83,15 @@ class FlatsAdoption {
     record MixedPlace(UUID fill, double x, double y) {}
 
     /** @throws IllegalArgumentException with a message for the user; then nothing is changed */
-    @Transactional
     Adopted adopt(UUID project, UUID sheetId, UUID author, byte[] file) {
         Sheet sheet = sheets.get(project, sheetId);
+        return pictureFiles.with(
+                file, limits, read -> transaction.execute(status -> adopt(sheet, author, read.picture())));
+    }
+
+    private Adopted adopt(Sheet sheet, UUID author, Picture picture) {
+        UUID project = sheet.project();
+        UUID sheetId = sheet.id();
         Layer layer = sheet.frontLayer();
         Palette palette = palettes.of(project);
         CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
@@ -81,7 +99,7 @@ class FlatsAdoption {
         AdoptedFlats flats = AdoptedFlats.of(
                 map,
                 PlaneCodec.decodeInk(planes.content(layer.ink())),
-                new LineArtReader(limits).read(file),
+                picture,
                 List.copyOf(swatchByColour.keySet()),
                 HARD_TO_TELL);
         int added = addSwatches(project, author, sheet.title(), flats, swatchByColour);

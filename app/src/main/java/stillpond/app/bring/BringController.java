@@ -18,7 +18,6 @@ import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
 import stillpond.app.sheet.LineArtFile;
 import stillpond.app.sheet.Sharpening;
-import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.format.ImageLimits;
 
@@ -73,10 +72,10 @@ class BringController {
             @RequestParam MultipartFile file,
             @RequestParam(required = false) Integer vectorPx)
             throws IOException {
-        Sheet sheet = sheets.bring(
+        Sheets.Brought brought = sheets.bring(
                 project, scene, new LineArtFile(file.getOriginalFilename(), file.getBytes(), asOptional(vectorPx)));
-        sharpening.soon(sheet);
-        return BroughtSheet.of(sheet);
+        sharpening.soon(brought.sheet());
+        return BroughtSheet.of(brought);
     }
 
     private static OptionalInt asOptional(Integer value) {

@@ -1,15 +1,25 @@
 package stillpond.app.bring;
 
+import java.util.List;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
 
-/** What the page shows of a sheet just brought in. */
-record BroughtSheet(String address, String picture, String title, int widthPx, int heightPx, int regions) {
+/** What the page shows of a sheet just brought in. @param leftOut see {@link Sheets.Brought} */
+record BroughtSheet(
+        String address, String picture, String title, int widthPx, int heightPx, int regions, List<String> leftOut) {
 
-    static BroughtSheet of(Sheet sheet) {
+    static BroughtSheet of(Sheets.Brought brought) {
+        Sheet sheet = brought.sheet();
         String address = "/projects/" + sheet.project() + "/sheets/" + sheet.id();
         Layer layer = sheet.frontLayer();
         return new BroughtSheet(
-                address, address + "/small.png", sheet.title(), layer.widthPx(), layer.heightPx(), layer.regionCount());
+                address,
+                address + "/small.png",
+                sheet.title(),
+                layer.widthPx(),
+                layer.heightPx(),
+                layer.regionCount(),
+                brought.leftOut());
     }
 }

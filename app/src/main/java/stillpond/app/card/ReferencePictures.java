@@ -10,14 +10,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.reading.PictureFiles;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Planes;
 import stillpond.core.colour.ColourNames;
 import stillpond.core.colour.PictureColours;
 import stillpond.core.colour.Srgb;
 import stillpond.core.format.ImageLimits;
-import stillpond.core.format.LineArtReader;
 import stillpond.core.format.PngWriter;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.ink.Picture;
@@ -33,6 +34,7 @@ public class ReferencePictures {
 
     private final ReferencePictureRepository pictures;
     private final Planes planes;
+    private final PictureFiles pictureFiles;
     private final ImageLimits limits;
     private final JsonMapper json;
     private final Clock clock;
@@ -42,9 +44,15 @@ public class ReferencePictures {
     private record Decoded(String content, Picture picture) {}
 
     ReferencePictures(
-            ReferencePictureRepository pictures, Planes planes, ImageLimits limits, JsonMapper json, Clock clock) {
+            ReferencePictureRepository pictures,
+            Planes planes,
+            PictureFiles pictureFiles,
+            ImageLimits limits,
+            JsonMapper json,
+            Clock clock) {
         this.pictures = pictures;
         this.planes = planes;
+        this.pictureFiles = pictureFiles;
         this.limits = limits;
         this.json = json;
         this.clock = clock;
@@ -62,8 +70,12 @@ public class ReferencePictures {
     public record Main(String colour, String name, int x, int y, double share) {}
 
     /** @throws UnreadableFile with a message for the user; nothing is kept then */
+    @Transactional(propagation = Propagation.NOT_SUPPORTED)
     public ReferencePicture bring(UUID project, String fileName, byte[] file) {
-        Picture picture = new LineArtReader(limits).read(file);
+        return pictureFiles.with(file, limits, read -> keep(project, fileName, read.picture()));
+    }
+
+    private ReferencePicture keep(UUID project, String fileName, Picture picture) {
         if (Arrays.stream(picture.argb()).noneMatch(pixel -> pixel >>> 24 >= 128)) {
             throw new UnreadableFile("This picture has no opaque pixel, so there is no colour in it.");
         }
@@ -98,7 +110,7 @@ public class ReferencePictures {
     }
 
     /** The mean of a disc in linear light; empty if nothing opaque lies in it. */
-    @Transactional(readOnly = true)
+    @Transactional(propagation = Propagation.NOT_SUPPORTED)
     public Optional<Srgb> mean(UUID project, UUID id, int x, int y, int radiusPx) {
         Picture picture = decoded(get(project, id));
         if (x < 0 || y < 0 || x >= picture.widthPx() || y >= picture.heightPx() || radiusPx < 0 || radiusPx > 500) {
@@ -107,7 +119,7 @@ public class ReferencePictures {
         return PictureColours.mean(picture.argb(), picture.widthPx(), x, y, radiusPx);
     }
 
-    @Transactional(readOnly = true)
+    @Transactional(propagation = Propagation.NOT_SUPPORTED)
     public List<Main> main(UUID project, UUID id, int most) {
         Picture picture = decoded(get(project, id));
         int count = Math.min(MOST_MAIN_COLOURS, Math.max(1, most));
@@ -127,7 +139,9 @@ public class ReferencePictures {
     private Picture decoded(ReferencePicture picture) {
         Decoded known = latest;
         if (!known.content().equals(picture.content())) {
-            known = new Decoded(picture.content(), new LineArtReader(limits).read(planes.content(picture.content())));
+            known = new Decoded(
+                    picture.content(),
+                    pictureFiles.with(planes.content(picture.content()), limits, PictureFiles.Read::picture));
             latest = known;
         }
         return known.picture();

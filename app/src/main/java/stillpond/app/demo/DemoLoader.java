@@ -127,8 +127,9 @@ class DemoLoader implements ApplicationRunner {
             Scene scene = projects.addScene(project, demoScene.title());
             scenes.put(scene.title(), scene.id());
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
-                Sheet brought =
-                        sheets.bring(project, scene.id(), LineArtFile.of(demoSheet.title(), read(demoSheet.file())));
+                Sheet brought = sheets.bring(
+                                project, scene.id(), LineArtFile.of(demoSheet.title(), read(demoSheet.file())))
+                        .sheet();
                 Sheet sheet = sharpening.now(project, brought.id());
                 fill(sheet, lead, demoSheet.fills(), swatches);
                 if (cardOfModel.containsKey(sheet.title())) {

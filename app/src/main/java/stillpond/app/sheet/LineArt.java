@@ -2,8 +2,6 @@ package stillpond.app.sheet;
 
 import java.util.List;
 import stillpond.core.cell.CellMap;
-import stillpond.core.format.ImageLimits;
-import stillpond.core.format.LineArtReader;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.format.UnreadableFile;
@@ -13,6 +11,7 @@ import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.InkSettings;
+import stillpond.core.ink.Picture;
 import stillpond.core.ink.StrokeWidth;
 import stillpond.core.render.SmallSheet;
 
@@ -42,21 +41,21 @@ record LineArt(
     /** Sharp in a strip of sheets on a dense display. */
     static final int SMALL_LONG_SIDE_PX = 480;
 
-    /** @throws UnreadableFile if it cannot be read, or holds nothing to fill or nothing that bounds a fill */
-    static LineArt analyse(byte[] file, ImageLimits limits, InkSettings settings) {
-        InkPlane ink = ink(file, limits, settings);
+    /** @throws UnreadableFile if it holds nothing to fill or nothing that bounds a fill */
+    static LineArt analyse(byte[] file, Picture picture, InkSettings settings) {
+        InkPlane ink = ink(picture, settings);
         return of(file, ink, settings, Openings.of(ink), Openings.VERSION);
     }
 
     /** Only cut along its ink, which is quick; its gaps are still to be found. */
-    static LineArt glance(byte[] file, ImageLimits limits) {
-        InkPlane ink = ink(file, limits, InkSettings.AUTOMATIC);
+    static LineArt glance(byte[] file, Picture picture) {
+        InkPlane ink = ink(picture, InkSettings.AUTOMATIC);
         Openings none = new Openings(CellMap.of(ink), List.of(), StrokeWidth.of(ink), 1, false);
         return of(file, ink, InkSettings.AUTOMATIC, none, UNSHARPENED);
     }
 
-    private static InkPlane ink(byte[] file, ImageLimits limits, InkSettings settings) {
-        InkPlane ink = InkFinder.find(new LineArtReader(limits).read(file), settings);
+    private static InkPlane ink(Picture picture, InkSettings settings) {
+        InkPlane ink = InkFinder.find(picture, settings);
         requireSomethingToFill(ink);
         return ink;
     }

@@ -1,5 +1,7 @@
 package stillpond.app.sheet;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -8,7 +10,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.reading.PictureFiles;
 import stillpond.core.format.MotifReader;
 import stillpond.core.format.OwnMotifs;
 import stillpond.core.render.Motif;
@@ -20,15 +24,22 @@ import stillpond.core.render.Motifs;
 public class ProjectMotifs {
 
     private static final int MOST = 200;
+    private static final int MOST_READ = 1000;
 
     private final JdbcClient jdbc;
     private final Planes planes;
     private final Clock clock;
     private final OwnMotifs own = new OwnMotifs();
+    private final PictureFiles pictureFiles;
 
-    ProjectMotifs(JdbcClient jdbc, Planes planes, Clock clock) {
+    /** By their content, which never changes under one name. */
+    private final Cache<String, Motif> read =
+            Caffeine.newBuilder().maximumSize(MOST_READ).build();
+
+    ProjectMotifs(JdbcClient jdbc, Planes planes, PictureFiles pictureFiles, Clock clock) {
         this.jdbc = jdbc;
         this.planes = planes;
+        this.pictureFiles = pictureFiles;
         this.clock = clock;
     }
 
@@ -63,12 +74,17 @@ public class ProjectMotifs {
                 .params(project, name)
                 .query(String.class)
                 .optional()
-                .map(content -> MotifReader.read(planes.content(content)));
+                .map(content -> read.get(content, any -> read(planes.content(content))));
+    }
+
+    private Motif read(byte[] svg) {
+        return pictureFiles.with(svg, MotifReader.limits(), read -> MotifReader.of(read.picture()));
     }
 
     /** @throws stillpond.core.format.UnreadableFile with a message for the user; nothing is kept then */
+    @Transactional(propagation = Propagation.NOT_SUPPORTED)
     public Named bring(UUID project, String fileName, byte[] svg) {
-        Motif motif = MotifReader.read(svg);
+        Motif motif = read(svg);
         int present = jdbc.sql("select count(*) from motif where project_id = ?")
                 .param(project)
                 .query(Integer.class)

@@ -3,6 +3,7 @@ package stillpond.app.sheet;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import stillpond.app.reading.PictureFiles;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.ink.InkSettings;
@@ -20,12 +21,14 @@ public class Recuts {
     private final Sheets sheets;
     private final LayerCuts cuts;
     private final Planes planes;
+    private final PictureFiles pictureFiles;
     private final ImageLimits limits;
 
-    Recuts(Sheets sheets, LayerCuts cuts, Planes planes, ImageLimits limits) {
+    Recuts(Sheets sheets, LayerCuts cuts, Planes planes, PictureFiles pictureFiles, ImageLimits limits) {
         this.sheets = sheets;
         this.cuts = cuts;
         this.planes = planes;
+        this.pictureFiles = pictureFiles;
         this.limits = limits;
     }
 
@@ -41,7 +44,7 @@ public class Recuts {
     public List<LostFill> reanalyse(UUID project, UUID sheetId, UUID author, InkSettings settings) {
         Sheet sheet = sheets.get(project, sheetId);
         Layer layer = sheet.frontLayer();
-        return take(sheet, author, LineArt.analyse(planes.content(layer.source()), sizedLike(layer), settings));
+        return take(sheet, author, analyse(planes.content(layer.source()), layer, settings));
     }
 
     /**
@@ -52,7 +55,7 @@ public class Recuts {
     public List<LostFill> replace(UUID project, UUID sheetId, UUID author, byte[] file) {
         Sheet sheet = sheets.get(project, sheetId);
         Layer layer = sheet.frontLayer();
-        LineArt fresh = LineArt.analyse(file, sizedLike(layer), layer.settings());
+        LineArt fresh = analyse(file, layer, layer.settings());
         double ratio = fresh.widthPx() / (double) fresh.heightPx() * layer.heightPx() / layer.widthPx();
         if (ratio < 1 / MAX_RATIO || ratio > MAX_RATIO) {
             throw new UnreadableFile("This is another page: it is " + fresh.widthPx() + " x " + fresh.heightPx()
@@ -67,7 +70,8 @@ public class Recuts {
     }
 
     /** A vector drawing is drawn as large as before. */
-    private ImageLimits sizedLike(Layer layer) {
-        return limits.withVectorLongSide(Math.max(layer.widthPx(), layer.heightPx()));
+    private LineArt analyse(byte[] file, Layer layer, InkSettings settings) {
+        ImageLimits sized = limits.withVectorLongSide(Math.max(layer.widthPx(), layer.heightPx()));
+        return pictureFiles.with(file, sized, read -> LineArt.analyse(file, read.picture(), settings));
     }
 }

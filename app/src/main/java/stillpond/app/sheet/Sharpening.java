@@ -9,6 +9,7 @@ import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import stillpond.app.reading.PictureFiles;
 import stillpond.core.format.ImageLimits;
 
 /**
@@ -23,6 +24,7 @@ public class Sharpening {
     private final Sheets sheets;
     private final LayerCuts cuts;
     private final Planes planes;
+    private final PictureFiles pictureFiles;
     private final ImageLimits limits;
 
     /** One at a time: each analysis uses all cores by itself. */
@@ -34,10 +36,11 @@ public class Sharpening {
 
     private final Set<UUID> waiting = ConcurrentHashMap.newKeySet();
 
-    Sharpening(Sheets sheets, LayerCuts cuts, Planes planes, ImageLimits limits) {
+    Sharpening(Sheets sheets, LayerCuts cuts, Planes planes, PictureFiles pictureFiles, ImageLimits limits) {
         this.sheets = sheets;
         this.cuts = cuts;
         this.planes = planes;
+        this.pictureFiles = pictureFiles;
         this.limits = limits;
     }
 
@@ -62,10 +65,12 @@ public class Sharpening {
         Layer layer = sheet.frontLayer();
         if (!layer.isSharp()) {
             int longSide = Math.max(layer.widthPx(), layer.heightPx());
-            cuts.sharpen(
-                    sheet,
-                    LineArt.analyse(
-                            planes.content(layer.source()), limits.withVectorLongSide(longSide), layer.settings()));
+            byte[] source = planes.content(layer.source());
+            LineArt sharp = pictureFiles.with(
+                    source,
+                    limits.withVectorLongSide(longSide),
+                    read -> LineArt.analyse(source, read.picture(), layer.settings()));
+            cuts.sharpen(sheet, sharp);
         }
         return sheets.get(project, sheetId);
     }

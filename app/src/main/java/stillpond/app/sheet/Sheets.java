@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
+import stillpond.app.reading.PictureFiles;
 import stillpond.core.cell.Enclosed;
 import stillpond.core.check.Finding;
 import stillpond.core.check.SheetCheck;
@@ -37,6 +38,7 @@ public class Sheets {
     private final Planes planes;
     private final Projects projects;
     private final TransactionTemplate transaction;
+    private final PictureFiles pictureFiles;
     private final ImageLimits limits;
     private final Clock clock;
 
@@ -47,6 +49,7 @@ public class Sheets {
             Planes planes,
             Projects projects,
             TransactionTemplate transaction,
+            PictureFiles pictureFiles,
             ImageLimits limits,
             Clock clock) {
         this.sheets = sheets;
@@ -55,6 +58,7 @@ public class Sheets {
         this.planes = planes;
         this.projects = projects;
         this.transaction = transaction;
+        this.pictureFiles = pictureFiles;
         this.limits = limits;
         this.clock = clock;
     }
@@ -64,11 +68,18 @@ public class Sheets {
      *
      * @throws UnreadableFile with a message for the user, also if the project has this very file already
      */
-    public Sheet bring(UUID project, UUID scene, LineArtFile file) {
+    public Brought bring(UUID project, UUID scene, LineArtFile file) {
         requireNew(project, file.content());
-        LineArt lineArt = LineArt.glance(file.content(), limitsFor(file));
-        return transaction.execute(status -> store(projects.scene(project, scene), FileTitle.of(file.name()), lineArt));
+        return pictureFiles.with(file.content(), limitsFor(file), read -> {
+            LineArt lineArt = LineArt.glance(file.content(), read.picture());
+            Sheet sheet = transaction.execute(
+                    status -> store(projects.scene(project, scene), FileTitle.of(file.name()), lineArt));
+            return new Brought(sheet, read.leftOut());
+        });
     }
+
+    /** A new sheet, and what of its file is not on it, for the user to read, each to follow "without". */
+    public record Brought(Sheet sheet, List<String> leftOut) {}
 
     private ImageLimits limitsFor(LineArtFile file) {
         return file.vectorLongSidePx().isPresent()

@@ -101,7 +101,8 @@ class SheetOrderTest {
 
     private Sheet bring(String title, int x) {
         byte[] drawing = Drawings.svg("<rect x='" + x + "' y='50' width='90' height='90' fill='none' stroke='#000'/>");
-        return sheets.bring(work.project(), work.scene(), LineArtFile.of(title + ".svg", drawing));
+        return sheets.bring(work.project(), work.scene(), LineArtFile.of(title + ".svg", drawing))
+                .sheet();
     }
 
     private void lay(Sheet sheet, Fill fill) {

@@ -37,14 +37,17 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
     }
 
     public Sheet bring(byte[] lineArt) {
-        Sheet brought = pond.bean(Sheets.class).bring(project, scene, LineArtFile.of("boxes.svg", lineArt));
+        Sheet brought = pond.bean(Sheets.class)
+                .bring(project, scene, LineArtFile.of("boxes.svg", lineArt))
+                .sheet();
         return pond.bean(Sharpening.class).now(project, brought.id());
     }
 
     /** The same 300 pixels wide, for what is quicker so; its gaps are not looked for. */
     public Sheet bringSmall(byte[] lineArt) {
         return pond.bean(Sheets.class)
-                .bring(project, scene, new LineArtFile("boxes.svg", lineArt, OptionalInt.of(300)));
+                .bring(project, scene, new LineArtFile("boxes.svg", lineArt, OptionalInt.of(300)))
+                .sheet();
     }
 
     /** Lays a swatch on the region at a place of a sheet, in its pixels. */

@@ -19,13 +19,22 @@ public final class LineArtReader {
 
     /** @throws UnreadableFile if it is none of these, broken, too large, or refers to anything outside itself */
     public Picture read(byte[] file) {
+        return open(file).decode();
+    }
+
+    /**
+     * Looks at a file, without decoding it.
+     *
+     * @throws UnreadableFile as {@link #read}
+     */
+    public PictureFile open(byte[] file) {
         limits.requireBytes(file.length);
         Optional<RasterFormat> format = RasterFormat.of(file);
         if (format.isPresent()) {
-            return new RasterReader(limits).read(file, format.get());
+            return new RasterReader(limits).open(file, format.get());
         }
         if (looksLikeXml(file)) {
-            return new SvgReader(limits).read(file);
+            return new SvgReader(limits).open(file);
         }
         throw new UnreadableFile(
                 "The file is not a picture that can be read here. Bring line art as PNG, JPEG, TIFF, WebP or SVG.");

@@ -13,17 +13,27 @@ public final class MotifReader {
     /** Drawn so much larger than kept, so that its edges are soft. */
     private static final int FINER = 4;
 
+    private static final int SIDE = Motif.SIDE * FINER;
+    private static final long MOST_BYTES = 2 << 20;
     private static final int MOST_COLOURS = 4;
     /** A colour of the drawing, and not only of soft edges, has at least this share of it. */
     private static final double LEAST_SHARE = 0.004;
 
     private MotifReader() {}
 
+    /** The limits within which a file is drawn that {@link #of} is given. */
+    public static ImageLimits limits() {
+        return new ImageLimits(MOST_BYTES, (long) SIDE * SIDE, SIDE, SIDE);
+    }
+
     /** @throws UnreadableFile with a message for the user */
     public static Motif read(byte[] svg) {
-        int side = Motif.SIDE * FINER;
-        Picture drawn = new SvgReader(ImageLimits.DEFAULT.withVectorLongSide(side)).read(svg);
-        if (drawn.widthPx() != side || drawn.heightPx() != side) {
+        return of(new LineArtReader(limits()).read(svg));
+    }
+
+    /** @throws UnreadableFile with a message for the user */
+    public static Motif of(Picture drawn) {
+        if (drawn.widthPx() != SIDE || drawn.heightPx() != SIDE) {
             throw new UnreadableFile("A pattern is a square that repeats: give the SVG a square view box.");
         }
         int[] rgb = onWhite(drawn.argb());
@@ -32,7 +42,7 @@ public final class MotifReader {
         for (int i = 0; i < rgb.length; i++) {
             inks[i] = nearest(colours, rgb[i]);
         }
-        return new Motif(colours.length, shares(inks, side));
+        return new Motif(colours.length, shares(inks));
     }
 
     private static int[] onWhite(int[] argb) {
@@ -86,12 +96,12 @@ public final class MotifReader {
         return nearest;
     }
 
-    private static int[] shares(int[] inks, int side) {
+    private static int[] shares(int[] inks) {
         int[] counts = new int[Motif.SIDE * Motif.SIDE * MOST_COLOURS];
-        for (int y = 0; y < side; y++) {
-            for (int x = 0; x < side; x++) {
+        for (int y = 0; y < SIDE; y++) {
+            for (int x = 0; x < SIDE; x++) {
                 int place = y / FINER * Motif.SIDE + x / FINER;
-                counts[place * MOST_COLOURS + inks[y * side + x]]++;
+                counts[place * MOST_COLOURS + inks[y * SIDE + x]]++;
             }
         }
         int[] shares = new int[Motif.SIDE * Motif.SIDE];

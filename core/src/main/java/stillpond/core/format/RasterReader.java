@@ -7,6 +7,7 @@ import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Iterator;
+import java.util.List;
 import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
@@ -32,23 +33,52 @@ final class RasterReader {
         this.limits = limits;
     }
 
-    Picture read(byte[] file, RasterFormat format) {
+    PictureFile open(byte[] file, RasterFormat format) {
+        return reading(file, format, reader -> {
+            int width = reader.getWidth(0);
+            int height = reader.getHeight(0);
+            limits.requireSize(width, height);
+            requireStill(reader, format);
+            return new PictureFile(width, height, List.of(), () -> decode(file, format));
+        });
+    }
+
+    private static Picture decode(byte[] file, RasterFormat format) {
+        return reading(file, format, reader -> {
+            Picture picture = pictureOf(reader.read(0));
+            return format == RasterFormat.JPEG ? ExifOrientation.of(file).turn(picture) : picture;
+        });
+    }
+
+    /** Something that is read from a file. */
+    private interface Use<T> {
+        T of(ImageReader reader) throws IOException;
+    }
+
+    private static <T> T reading(byte[] file, RasterFormat format, Use<T> use) {
         ImageReader reader = readerOf(format);
         try (ImageInputStream stream = new MemoryCacheImageInputStream(new ByteArrayInputStream(file))) {
             // Without metadata: compressed text is a way to hide a bomb.
             reader.setInput(stream, false, true);
-            limits.requireSize(reader.getWidth(0), reader.getHeight(0));
-            requireStill(reader, format);
-            Picture picture = pictureOf(reader.read(0));
-            return format == RasterFormat.JPEG ? ExifOrientation.of(file).turn(picture) : picture;
+            return use.of(reader);
         } catch (UnreadableFile e) {
             throw e;
         } catch (IOException | RuntimeException e) {
+            requireMemory(e);
             throw new UnreadableFile(
                     "The " + format + " is damaged or cut off, so nothing of it was taken. Export or copy it again.",
                     e);
         } finally {
             reader.dispose();
+        }
+    }
+
+    /** Some readers take a lack of memory for a fault of the file. */
+    private static void requireMemory(Throwable problem) {
+        for (Throwable cause = problem; cause != null; cause = cause.getCause()) {
+            if (cause instanceof OutOfMemoryError lack) {
+                throw lack;
+            }
         }
     }
 

@@ -1,7 +1,9 @@
 package stillpond.core.format;
 
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.StringReader;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -12,20 +14,27 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.xml.parsers.ParserConfigurationException;
-import javax.xml.parsers.SAXParser;
 import javax.xml.parsers.SAXParserFactory;
+import javax.xml.transform.TransformerConfigurationException;
+import javax.xml.transform.TransformerFactory;
+import javax.xml.transform.sax.SAXTransformerFactory;
+import javax.xml.transform.sax.TransformerHandler;
+import javax.xml.transform.stream.StreamResult;
 import org.xml.sax.Attributes;
 import org.xml.sax.InputSource;
 import org.xml.sax.Locator;
 import org.xml.sax.SAXException;
 import org.xml.sax.SAXParseException;
-import org.xml.sax.ext.DefaultHandler2;
+import org.xml.sax.XMLReader;
+import org.xml.sax.ext.DeclHandler;
+import org.xml.sax.helpers.XMLFilterImpl;
 
 /**
- * Refuses an SVG that does more than draw: scripts, event handlers, references to anything outside itself, entities of its own, and
- * {@code use} elements that multiply into more than can be drawn. Reads the file once and looks nothing up.
+ * Makes of an SVG one that only draws. Scripts, event handlers, references to anything outside itself, entities that hold more than text, and
+ * {@code use} elements that multiply into more than can be drawn are refused. What drawing programs add for their own use, foreign objects and
+ * entities that stand for a text, is left out or put in. Reads the file once and looks nothing up.
  */
-final class SvgGuard extends DefaultHandler2 {
+final class SvgGuard extends XMLFilterImpl implements DeclHandler {
 
     /** What a page of dense hatching has, ten times over. */
     static final long MAX_DRAWN_ELEMENTS = 500_000;
@@ -33,8 +42,23 @@ final class SvgGuard extends DefaultHandler2 {
     /** Groups within groups: drawing programs nest some dozens. Bounds the stack of everything that walks the drawing. */
     static final int MAX_NESTING = 256;
 
+    /** Bounds the stack likewise where what is shown shows something again. */
+    private static final int MAX_SHOWN_DEPTH = 4 * MAX_NESTING;
+
     private static final Pattern CSS_REFERENCE =
             Pattern.compile("url\\(\\s*['\"]?\\s*(?!#)|@import", Pattern.CASE_INSENSITIVE);
+
+    /** Drawing programs abbreviate the names of name spaces. */
+    private static final int LONGEST_ENTITY = 400;
+
+    private static final String FOREIGN = "foreignobject";
+
+    /**
+     * What is left of a file.
+     *
+     * @param leftOut see {@link PictureFile#leftOut}
+     */
+    record Harmless(byte[] svg, List<String> leftOut) {}
 
     private final Deque<Element> open = new ArrayDeque<>();
     private final Map<String, Element> byId = new HashMap<>();
@@ -42,46 +66,84 @@ final class SvgGuard extends DefaultHandler2 {
     private Element root;
     private Locator locator;
 
-    private SvgGuard() {}
+    private int foreignObjects;
+    private int skippedDepth;
 
-    static void requireHarmless(byte[] file) {
-        SvgGuard guard = new SvgGuard();
+    private SvgGuard(XMLReader reader) {
+        super(reader);
+    }
+
+    /** @throws UnreadableFile if it does more than draw, or is no SVG */
+    static Harmless of(byte[] file) {
+        ByteArrayOutputStream svg = new ByteArrayOutputStream(file.length);
         try {
-            parser(guard).parse(new ByteArrayInputStream(file), guard);
+            SvgGuard guard = new SvgGuard(reader());
+            guard.setContentHandler(writer(svg));
+            guard.setProperty("http://xml.org/sax/properties/declaration-handler", guard);
+            guard.parse(new InputSource(new ByteArrayInputStream(file)));
+            guard.requireDrawable();
+            return new Harmless(svg.toByteArray(), guard.leftOut());
         } catch (SAXParseException e) {
             throw new UnreadableFile(
                     "The SVG is not well-formed at line " + e.getLineNumber() + ". Export or copy it again.", e);
-        } catch (SAXException | IOException | ParserConfigurationException e) {
+        } catch (SAXException | IOException | ParserConfigurationException | TransformerConfigurationException e) {
             throw new UnreadableFile("The SVG could not be understood. Export or copy it again.", e);
         }
-        guard.requireDrawable();
     }
 
-    private static SAXParser parser(SvgGuard guard) throws ParserConfigurationException, SAXException {
+    private List<String> leftOut() {
+        return foreignObjects == 0
+                ? List.of()
+                : List.of(
+                        foreignObjects == 1
+                                ? "a foreign document inside it"
+                                : foreignObjects + " foreign documents inside it");
+    }
+
+    private static XMLReader reader() throws ParserConfigurationException, SAXException {
         SAXParserFactory factory = SAXParserFactory.newInstance();
         factory.setNamespaceAware(true);
         factory.setFeature("http://xml.org/sax/features/external-general-entities", false);
         factory.setFeature("http://xml.org/sax/features/external-parameter-entities", false);
         factory.setFeature("http://apache.org/xml/features/nonvalidating/load-external-dtd", false);
-        SAXParser parser = factory.newSAXParser();
-        parser.setProperty("http://xml.org/sax/properties/declaration-handler", guard);
-        parser.setProperty("http://xml.org/sax/properties/lexical-handler", guard);
-        return parser;
+        return factory.newSAXParser().getXMLReader();
+    }
+
+    private static TransformerHandler writer(ByteArrayOutputStream out) throws TransformerConfigurationException {
+        TransformerHandler writer =
+                ((SAXTransformerFactory) TransformerFactory.newDefaultInstance()).newTransformerHandler();
+        writer.setResult(new StreamResult(out));
+        return writer;
     }
 
     @Override
     public void setDocumentLocator(Locator documentLocator) {
         locator = documentLocator;
+        super.setDocumentLocator(documentLocator);
     }
 
+    /** The kind of a document that drawing programs name; it is not fetched. */
     @Override
-    public InputSource resolveEntity(String name, String publicId, String baseUri, String systemId) {
-        throw refused("refers to a file outside itself");
+    public InputSource resolveEntity(String publicId, String systemId) {
+        return new InputSource(new StringReader(""));
     }
 
+    /** The parser bounds how much all of them together become. */
     @Override
     public void internalEntityDecl(String name, String value) {
-        throw refused("declares entities of its own");
+        if (value.length() > LONGEST_ENTITY || value.indexOf('&') >= 0 || value.indexOf('<') >= 0) {
+            throw refused("declares entities that hold more than a short text");
+        }
+    }
+
+    @Override
+    public void elementDecl(String name, String model) {
+        // Drawing programs repeat here what an SVG is.
+    }
+
+    @Override
+    public void attributeDecl(String element, String attribute, String type, String mode, String value) {
+        // The same.
     }
 
     @Override
@@ -94,11 +156,18 @@ final class SvgGuard extends DefaultHandler2 {
         if (target.equals("xml-stylesheet")) {
             throw refused("refers to a style sheet outside itself");
         }
+        // All others are for the program that wrote it.
     }
 
     @Override
-    public void startElement(String uri, String localName, String qualifiedName, Attributes attributes) {
+    public void startElement(String uri, String localName, String qualifiedName, Attributes attributes)
+            throws SAXException {
         String name = localName.toLowerCase(Locale.ROOT);
+        if (skippedDepth > 0 || name.equals(FOREIGN) || isOtherChoice(attributes)) {
+            foreignObjects += skippedDepth == 0 && name.equals(FOREIGN) ? 1 : 0;
+            skippedDepth++;
+            return;
+        }
         requireHarmlessElement(name);
         Element element = new Element();
         for (int i = 0; i < attributes.getLength(); i++) {
@@ -125,12 +194,23 @@ final class SvgGuard extends DefaultHandler2 {
             throw new UnreadableFile("The SVG nests groups more than " + MAX_NESTING + " deep" + place()
                     + ". Ungroup it, or bring it as PNG.");
         }
+        element.isSwitch = name.equals("switch");
+        // What draws the SVG knows no switch; with one child left, a group is the same.
+        String written = element.isSwitch ? qualifiedName.replace(localName, "g") : qualifiedName;
+        super.startElement(uri, element.isSwitch ? "g" : localName, written, attributes);
+    }
+
+    /** Of a switch the first child counts that asks for nothing that is not there (SVG 1.1, 5.8.2). */
+    private boolean isOtherChoice(Attributes attributes) {
+        Element parent = open.peek();
+        return parent != null
+                && parent.isSwitch
+                && (!parent.children.isEmpty() || attributes.getValue("requiredExtensions") != null);
     }
 
     private void requireHarmlessElement(String name) {
         switch (name) {
-            case "script", "foreignobject", "handler", "listener" ->
-                throw refused("holds a script or a foreign document");
+            case "script", "handler", "listener" -> throw refused("holds a script");
             case "image", "feimage" ->
                 throw new UnreadableFile("The SVG holds a picture" + place()
                         + ". Bring that picture as PNG, or the line art without it.");
@@ -152,17 +232,26 @@ final class SvgGuard extends DefaultHandler2 {
     }
 
     @Override
-    public void characters(char[] text, int start, int length) {
-        style.append(text, start, length);
+    public void characters(char[] text, int start, int length) throws SAXException {
+        if (skippedDepth == 0) {
+            style.append(text, start, length);
+            super.characters(text, start, length);
+        }
     }
 
     @Override
-    public void endElement(String uri, String localName, String qualifiedName) {
-        open.pop();
+    public void endElement(String uri, String localName, String qualifiedName) throws SAXException {
+        if (skippedDepth > 0) {
+            skippedDepth--;
+            return;
+        }
+        boolean isSwitch = open.pop().isSwitch;
         if (localName.equalsIgnoreCase("style")) {
             requireHarmlessStyle(style.toString());
         }
         style.setLength(0);
+        super.endElement(
+                uri, isSwitch ? "g" : localName, isSwitch ? qualifiedName.replace(localName, "g") : qualifiedName);
     }
 
     private void requireHarmlessStyle(String css) {
@@ -182,7 +271,7 @@ final class SvgGuard extends DefaultHandler2 {
     }
 
     private void requireDrawable() {
-        if (root.weight(byId) > MAX_DRAWN_ELEMENTS) {
+        if (root.weight(byId, 0) > MAX_DRAWN_ELEMENTS) {
             throw new UnreadableFile("The SVG repeats itself into more than " + MAX_DRAWN_ELEMENTS
                     + " shapes, or without end. Bring it as PNG.");
         }
@@ -195,29 +284,30 @@ final class SvgGuard extends DefaultHandler2 {
 
         private final List<Element> children = new ArrayList<>();
         private String shown;
+        private boolean isSwitch;
         private long weight = UNKNOWN;
         private boolean beingWeighed;
 
-        /** More than the limit if the element shows itself. */
-        long weight(Map<String, Element> byId) {
-            if (beingWeighed) {
+        /** More than the limit if the element shows itself, or others that show others without end. */
+        long weight(Map<String, Element> byId, int depth) {
+            if (beingWeighed || depth > MAX_SHOWN_DEPTH) {
                 return MAX_DRAWN_ELEMENTS + 1;
             }
             if (weight == UNKNOWN) {
                 beingWeighed = true;
-                weight = Math.min(MAX_DRAWN_ELEMENTS + 1, weigh(byId));
+                weight = Math.min(MAX_DRAWN_ELEMENTS + 1, weigh(byId, depth + 1));
                 beingWeighed = false;
             }
             return weight;
         }
 
-        private long weigh(Map<String, Element> byId) {
+        private long weigh(Map<String, Element> byId, int depth) {
             long sum = 1;
             for (Element child : children) {
-                sum += child.weight(byId);
+                sum += child.weight(byId, depth);
             }
             Element target = shown == null ? null : byId.get(shown);
-            return target == null ? sum : sum + target.weight(byId);
+            return target == null ? sum : sum + target.weight(byId, depth);
         }
     }
 }

@@ -28,11 +28,11 @@ final class SvgReader {
         this.limits = limits;
     }
 
-    Picture read(byte[] file) {
-        SvgGuard.requireHarmless(file);
+    PictureFile open(byte[] file) {
+        SvgGuard.Harmless harmless = SvgGuard.of(file);
         SVGDocument document = new SVGLoader()
                 .load(
-                        new ByteArrayInputStream(file),
+                        new ByteArrayInputStream(harmless.svg()),
                         null,
                         LoaderContext.builder()
                                 .externalResourcePolicy(ResourcePolicy.DENY_ALL)
@@ -49,7 +49,7 @@ final class SvgReader {
         int width = Math.max(1, (int) Math.round(size.width * scale));
         int height = Math.max(1, (int) Math.round(size.height * scale));
         limits.requireSize(width, height);
-        return draw(document, width, height);
+        return new PictureFile(width, height, harmless.leftOut(), () -> draw(document, width, height));
     }
 
     private static Picture draw(SVGDocument document, int width, int height) {

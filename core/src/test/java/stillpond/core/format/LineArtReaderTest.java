@@ -121,7 +121,6 @@ class LineArtReaderTest {
                 "<style>@import 'a.css';</style> | outside itself",
                 "<script>alert(1)</script> | script",
                 "<rect onclick='alert(1)'/> | script",
-                "<foreignObject/> | script",
                 "<g id='a'><use href='#a'/></g> | without end",
                 "<g> | not well-formed",
             })
@@ -133,6 +132,42 @@ class LineArtReaderTest {
     void entityBombsAreRefused() {
         String bomb = "<!DOCTYPE svg [<!ENTITY a 'aaaaaaaaaa'><!ENTITY b '&a;&a;&a;&a;&a;&a;&a;'>]>";
         assertRefused(svg(bomb + SVG_START + "<text>&b;</text></svg>"), "entities");
+    }
+
+    @Test
+    void entitiesThatStandForATextAreReadAndForeignDocumentsAreSkippedAndNamed() {
+        String abbreviated = """
+                <!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd" [
+                  <!ENTITY ns_svg "http://www.w3.org/2000/svg">
+                  <!ENTITY ink "#000000">
+                ]>
+                <svg xmlns="&ns_svg;" viewBox="0 0 60 40"><switch>
+                  <foreignObject requiredExtensions="http://example.org/"><script>alert(1)</script></foreignObject>
+                  <g><rect width="60" height="40" fill="&ink;"/></g>
+                </switch></svg>""";
+        PictureFile file = reader.open(svg(abbreviated));
+        assertThat(file.leftOut()).containsExactly("a foreign document inside it");
+        Picture picture = file.decode();
+        assertThat(picture.argbAt(picture.widthPx() / 2, picture.heightPx() / 2))
+                .isEqualTo(0xff000000);
+        assertThat(reader.open(svg(SVG_START + "<rect width='9' height='9'/></svg>"))
+                        .leftOut())
+                .isEmpty();
+    }
+
+    @Test
+    void whatShowsOthersInAnEndlessChainIsRefused() {
+        StringBuilder body = new StringBuilder("<rect id='u0' width='1' height='1'/>");
+        for (int i = 1; i < 10_000; i++) {
+            body.append("<use id='u")
+                    .append(i)
+                    .append("' href='#u")
+                    .append(i - 1)
+                    .append("'/>");
+        }
+        String backwards =
+                new StringBuilder().append("<use href='#u9999'/>").append(body).toString();
+        assertRefused(svg(SVG_START + backwards + "</svg>"), "repeats itself");
     }
 
     @Test

@@ -1,0 +1,157 @@
+package stillpond.app.reading;
+
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.lang.management.ManagementFactory;
+import java.util.List;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
+import org.springframework.stereotype.Component;
+import stillpond.core.format.ImageLimits;
+import stillpond.core.format.UnreadableFile;
+import stillpond.core.ink.Picture;
+
+/**
+ * Reads pictures within budgets: each in a process that is stopped when it takes too long and that has a heap of its own, so many at a time;
+ * and of all that are worked on at once no more pixels than this process has memory for. What waits is taken in turn.
+ */
+@Component
+public class PictureFiles {
+
+    /** What the analysis of line art needs at its peak, measured at 35 megapixels; other uses need less. */
+    private static final int BYTES_PER_PIXEL = 16;
+
+    /** What of the heap is for pictures. */
+    private static final double SHARE_OF_HEAP = 0.7;
+
+    private static final long PERMIT_PIXELS = 1 << 16;
+
+    private final ReadingSettings settings;
+    private final ProcessBuilder command;
+    private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "reading-watch");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final BlockingQueue<Reader> idle;
+    private final Semaphore readers;
+    private final int allPermits;
+    private final Semaphore memory;
+
+    PictureFiles(ReadingSettings settings) {
+        this.settings = settings;
+        this.command = command(settings);
+        this.idle = new ArrayBlockingQueue<>(settings.readers());
+        this.readers = new Semaphore(settings.readers(), true);
+        long pixels = (long) (SHARE_OF_HEAP * settings.heap().toBytes() / BYTES_PER_PIXEL);
+        this.allPermits = (int) Math.min(Integer.MAX_VALUE, pixels / PERMIT_PIXELS);
+        this.memory = new Semaphore(allPermits, true);
+    }
+
+    /**
+     * A picture, and what of its file is not in it.
+     *
+     * @param leftOut for the user to read, each to follow "without"
+     */
+    public record Read(Picture picture, List<String> leftOut) {}
+
+    /**
+     * Reads a picture and has something done with it while there is memory for it.
+     *
+     * @throws UnreadableFile with a message for the user
+     */
+    public <T> T with(byte[] file, ImageLimits limits, Function<Read, T> work) {
+        acquire(readers, 1);
+        int permits = 0;
+        try {
+            Reader reader = reader();
+            Read read;
+            try {
+                Reader.Found found = reader.open(file, limits);
+                permits = reserve(found.pixels());
+                read = new Read(reader.decode(), found.leftOut());
+            } finally {
+                giveBack(reader);
+                readers.release();
+            }
+            return work.apply(read);
+        } finally {
+            memory.release(permits);
+        }
+    }
+
+    private int reserve(long pixels) {
+        long permits = 1 + pixels / PERMIT_PIXELS;
+        if (permits > allPermits) {
+            throw new UnreadableFile("The picture is " + pixels / 1_000_000 + " megapixels; this server has memory for "
+                    + allPermits * PERMIT_PIXELS / 1_000_000 + ". Bring it smaller, or in parts.");
+        }
+        acquire(memory, (int) permits);
+        return (int) permits;
+    }
+
+    private void acquire(Semaphore from, int permits) {
+        try {
+            if (!from.tryAcquire(permits, settings.patience().toMillis(), TimeUnit.MILLISECONDS)) {
+                throw new UnreadableFile(
+                        "Other large files are being read just now. Nothing was taken; bring it again in a minute.");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new UnreadableFile("The server is about to stop. Nothing was taken; bring it again in a minute.");
+        }
+    }
+
+    private Reader reader() {
+        for (Reader known = idle.poll(); known != null; known = idle.poll()) {
+            if (known.isUsable()) {
+                return known;
+            }
+            known.close();
+        }
+        try {
+            return new Reader(command, watch, settings.time());
+        } catch (IOException e) {
+            throw new UncheckedIOException("The process that reads pictures could not be started", e);
+        }
+    }
+
+    private void giveBack(Reader reader) {
+        if (!reader.isUsable() || !idle.offer(reader)) {
+            reader.close();
+        }
+    }
+
+    /** From the packed application the class is found through its own launcher. */
+    private static ProcessBuilder command(ReadingSettings settings) {
+        String java = ProcessHandle.current().info().command().orElse("java");
+        String classPath = ManagementFactory.getRuntimeMXBean().getClassPath();
+        String main = ReaderMain.class.getName();
+        String launcher = "org.springframework.boot.loader.launch.PropertiesLauncher";
+        boolean isPacked = ClassLoader.getSystemResource(launcher.replace('.', '/') + ".class") != null;
+        return new ProcessBuilder(
+                java,
+                "-Xmx" + settings.memory().toMegabytes() + "m",
+                "-XX:+UseSerialGC",
+                "-XX:MinHeapFreeRatio=10",
+                "-XX:MaxHeapFreeRatio=30",
+                "-Xss2m",
+                "-Djava.awt.headless=true",
+                "-Dloader.main=" + main,
+                "-cp",
+                classPath,
+                isPacked ? launcher : main);
+    }
+
+    @PreDestroy
+    void stop() {
+        watch.shutdownNow();
+        idle.forEach(Reader::close);
+    }
+}

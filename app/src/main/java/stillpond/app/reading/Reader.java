@@ -1,0 +1,137 @@
+package stillpond.app.reading;
+
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.IntBuffer;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
+import stillpond.core.format.ImageLimits;
+import stillpond.core.format.UnreadableFile;
+import stillpond.core.ink.Picture;
+
+/** A process that reads pictures, see {@link ReaderMain}, and what is said to it. For one thread at a time. */
+final class Reader implements AutoCloseable {
+
+    private static final int CHUNK_PIXELS = 1 << 16;
+
+    private final Process process;
+    private final DataOutputStream out;
+    private final DataInputStream in;
+    private final ScheduledExecutorService watch;
+    private final Duration budget;
+    private volatile boolean isOverdue;
+    private boolean isWaiting;
+
+    /**
+     * @param budget of time, for looking at a file and for decoding it each
+     * @throws IOException if the process does not come up
+     */
+    Reader(ProcessBuilder command, ScheduledExecutorService watch, Duration budget) throws IOException {
+        this.process = command.redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        this.out = new DataOutputStream(new BufferedOutputStream(process.getOutputStream(), 1 << 16));
+        this.in = new DataInputStream(process.getInputStream());
+        this.watch = watch;
+        this.budget = budget;
+        in.readByte();
+    }
+
+    /** What is known of a picture before it is decoded. */
+    record Found(int widthPx, int heightPx, List<String> leftOut) {
+        long pixels() {
+            return (long) widthPx * heightPx;
+        }
+    }
+
+    /** One that was left while it waits to be told to decode is of no more use. */
+    boolean isUsable() {
+        return process.isAlive() && !isOverdue && !isWaiting;
+    }
+
+    /** @throws UnreadableFile if it cannot be read, with a message for the user */
+    Found open(byte[] file, ImageLimits limits) {
+        return inTime(() -> {
+            out.writeInt(file.length);
+            out.write(file);
+            out.writeLong(limits.maxBytes());
+            out.writeLong(limits.maxPixels());
+            out.writeInt(limits.maxSidePx());
+            out.writeInt(limits.vectorLongSidePx());
+            out.flush();
+            requireFine();
+            int width = in.readInt();
+            int height = in.readInt();
+            List<String> leftOut = new ArrayList<>();
+            for (int more = in.readInt(); more > 0; more--) {
+                leftOut.add(in.readUTF());
+            }
+            isWaiting = true;
+            return new Found(width, height, leftOut);
+        });
+    }
+
+    /** The picture that was opened last. @throws UnreadableFile as {@link #open} */
+    Picture decode() {
+        return inTime(() -> {
+            isWaiting = false;
+            out.writeByte(ReaderMain.GO_ON);
+            out.flush();
+            requireFine();
+            int width = in.readInt();
+            int height = in.readInt();
+            int[] argb = new int[Math.multiplyExact(width, height)];
+            byte[] bytes = new byte[CHUNK_PIXELS * Integer.BYTES];
+            IntBuffer pixels = ByteBuffer.wrap(bytes).asIntBuffer();
+            for (int start = 0; start < argb.length; start += CHUNK_PIXELS) {
+                int count = Math.min(CHUNK_PIXELS, argb.length - start);
+                in.readFully(bytes, 0, count * Integer.BYTES);
+                pixels.rewind().get(argb, start, count);
+            }
+            return new Picture(width, height, argb);
+        });
+    }
+
+    private void requireFine() throws IOException {
+        if (in.readByte() != ReaderMain.FINE) {
+            throw new UnreadableFile(in.readUTF());
+        }
+    }
+
+    private interface Talk<T> {
+        T talk() throws IOException;
+    }
+
+    private <T> T inTime(Talk<T> talk) {
+        ScheduledFuture<?> end = watch.schedule(
+                () -> {
+                    isOverdue = true;
+                    process.destroyForcibly();
+                },
+                budget.toMillis(),
+                TimeUnit.MILLISECONDS);
+        try {
+            return talk.talk();
+        } catch (IOException e) {
+            close();
+            throw new UnreadableFile(
+                    isOverdue
+                            ? "The file takes longer than " + budget.toSeconds()
+                                    + " seconds to read, so that was stopped. Bring it simpler or smaller, or as PNG."
+                            : "The file brought down what was to read it, so it was not taken. Bring it as PNG.",
+                    e);
+        } finally {
+            end.cancel(false);
+        }
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+    }
+}

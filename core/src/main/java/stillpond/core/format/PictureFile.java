@@ -1,0 +1,40 @@
+package stillpond.core.format;
+
+import java.util.List;
+import java.util.function.Supplier;
+import stillpond.core.ink.Picture;
+
+/** A picture that was looked at and found to be within the limits, but not decoded yet, which is what takes time and memory. */
+public final class PictureFile {
+
+    private final int widthPx;
+    private final int heightPx;
+    private final List<String> leftOut;
+    private final Supplier<Picture> decoder;
+
+    PictureFile(int widthPx, int heightPx, List<String> leftOut, Supplier<Picture> decoder) {
+        this.widthPx = widthPx;
+        this.heightPx = heightPx;
+        this.leftOut = List.copyOf(leftOut);
+        this.decoder = decoder;
+    }
+
+    /** As it will be decoded, but for a photograph that was taken sideways. */
+    public int widthPx() {
+        return widthPx;
+    }
+
+    public int heightPx() {
+        return heightPx;
+    }
+
+    /** What the file holds and is not drawn, for the user to read, each to follow "without". */
+    public List<String> leftOut() {
+        return leftOut;
+    }
+
+    /** @throws UnreadableFile if it turns out to be broken */
+    public Picture decode() {
+        return decoder.get();
+    }
+}
