@@ -1,12 +1,6 @@
 package stillpond.bench;
 
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
-import java.net.http.HttpResponse.BodyHandlers;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,8 +11,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicLong;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * People of the demo filling at once over HTTP: each waits a fifth to a second between two fills, as a quick hand does. Prints how long a fill takes and
@@ -71,8 +63,7 @@ final class LoadBench {
     }
 
     Figures run() throws Exception {
-        Person scout = new Person(0);
-        List<String> sheets = scout.sheets();
+        List<String> sheets = new DemoMember(url, "lead").sheets();
         long storedBefore = stored();
         ExecutorService threads = Executors.newFixedThreadPool(load.people);
         List<Future<long[]>> running = new ArrayList<>();
@@ -106,60 +97,23 @@ final class LoadBench {
     /** One session of a demo person. */
     private final class Person {
 
-        private static final Pattern SWATCH =
-                Pattern.compile("\"id\":\"([0-9a-f-]{36})\",\"name\":\"[^\"]*\",\"part\"");
-
-        private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
-
-        private final HttpClient client =
-                HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+        private final DemoMember member;
         private final Random random;
-        private String token;
 
         Person(int number) throws Exception {
             random = new Random(number);
-            token = first(TOKEN, get("/sign-in"));
-            String who = number % 2 == 0 ? "colourist" : "lead";
-            client.send(
-                    request("/demo/sign-in")
-                            .header("Content-Type", "application/x-www-form-urlencoded")
-                            .POST(BodyPublishers.ofString("who=" + who))
-                            .build(),
-                    BodyHandlers.discarding());
-            token = first(TOKEN, get("/"));
-        }
-
-        List<String> sheets() throws Exception {
-            String project = first(Pattern.compile("href=\"(/projects/[0-9a-f-]{36})\""), get("/"));
-            Matcher matcher = Pattern.compile("href=\"(" + project + "/sheets/[0-9a-f-]{36})\"")
-                    .matcher(get(project));
-            return matcher.results().map(result -> result.group(1)).distinct().toList();
+            member = new DemoMember(url, number % 2 == 0 ? "colourist" : "lead");
         }
 
         long[] work(String sheet) throws Exception {
-            String state = get(sheet + "/desk");
-            String layer = first(Pattern.compile("\"layers\":\\[\\{\"id\":\"([0-9a-f-]{36})\""), state);
-            int cells = Integer.parseInt(first(Pattern.compile("\"cellCount\":(\\d+)"), state));
-            List<String> swatches = SWATCH.matcher(state)
-                    .results()
-                    .map(result -> result.group(1))
-                    .toList();
-            if (swatches.isEmpty()) {
-                throw new IllegalStateException("The desk of " + sheet + " names no swatch to fill with.");
-            }
+            DemoMember.Desk desk = member.desk(sheet);
             long[] nanos = new long[load.fills + load.warmUp];
             for (int i = 0; i < nanos.length; i++) {
                 Thread.sleep(200 + random.nextInt(800));
-                String fill = swatches.get(random.nextInt(swatches.size()));
-                String change = "[{\"id\":\"" + UUID.randomUUID() + "\",\"kind\":\"lay\",\"layer\":\"" + layer
-                        + "\",\"fills\":{\"" + fill + "\":[" + random.nextInt(cells) + "]}}]";
+                int swatch = random.nextInt(desk.swatches().size());
+                String change = "[" + desk.laying(UUID.randomUUID(), swatch, random.nextInt(desk.cells())) + "]";
                 long start = System.nanoTime();
-                HttpResponse<String> answer = client.send(
-                        request(sheet + "/changes")
-                                .header("Content-Type", "application/json")
-                                .POST(BodyPublishers.ofString(change))
-                                .build(),
-                        BodyHandlers.ofString());
+                HttpResponse<String> answer = member.post(sheet + "/changes", change);
                 nanos[i] = System.nanoTime() - start;
                 if (answer.statusCode() != 200) {
                     throw new IllegalStateException(answer.statusCode() + ": " + answer.body());
@@ -170,23 +124,5 @@ final class LoadBench {
             }
             return nanos;
         }
-
-        private String get(String path) throws Exception {
-            return client.send(request(path).build(), BodyHandlers.ofString()).body();
-        }
-
-        private HttpRequest.Builder request(String path) {
-            HttpRequest.Builder request =
-                    HttpRequest.newBuilder(URI.create(url + path)).header("X-Requested-With", "desk");
-            return token == null ? request : request.header("X-CSRF-TOKEN", token);
-        }
-    }
-
-    private static String first(Pattern pattern, String text) {
-        Matcher matcher = pattern.matcher(text);
-        if (!matcher.find()) {
-            throw new IllegalStateException("No " + pattern + " in the answer.");
-        }
-        return matcher.group(1);
     }
 }

@@ -5,15 +5,15 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 
 /** The database of the application that is measured. */
-record ServedDatabase(String url, String user, String password) {
+public record ServedDatabase(String url, String user, String password) {
 
     /** As {@code ./pond bench} says it. */
-    static ServedDatabase ofEnvironment() {
+    public static ServedDatabase ofEnvironment() {
         return new ServedDatabase(
                 System.getenv("POND_DB_URL"), System.getenv("POND_DB_USER"), System.getenv("POND_DB_PASSWORD"));
     }
 
-    Connection connect() throws SQLException {
+    public Connection connect() throws SQLException {
         return DriverManager.getConnection(url, user, password);
     }
 }

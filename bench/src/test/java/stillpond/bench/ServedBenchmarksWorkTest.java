@@ -14,13 +14,13 @@ class ServedBenchmarksWorkTest {
     private static final int SHEETS = 3;
     private static final int PATIENCE_MS = 60_000;
 
-    private static ServedDemo demo;
+    private static ServedProcess demo;
     private static HeadlessChromium chromium;
     private static String url;
 
     @BeforeAll
     static void serve() throws Exception {
-        demo = new ServedDemo();
+        demo = ServedDemo.start();
         chromium = new HeadlessChromium();
         url = demo.url();
         GrownDemo.grow(demo.database(), SHEETS);

@@ -16,6 +16,7 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.authentication.DelegatingAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
@@ -76,6 +77,7 @@ class AccessConfiguration {
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/"))
                 .addFilterBefore(new ThrottledSignIn(throttle), UsernamePasswordAuthenticationFilter.class)
+                .addFilterAfter(new FairShare(), AnonymousAuthenticationFilter.class)
                 .requestCache(cache -> cache.requestCache(new CookieRequestCache()))
                 .logout(logout -> logout.logoutUrl("/sign-out")
                         .addLogoutHandler((request, response, person) -> endLines(request, lines))

@@ -24,6 +24,7 @@ import stillpond.app.sheet.SheetPictures;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
 import stillpond.core.format.PngWriter;
+import stillpond.core.format.Resolution;
 import stillpond.core.ink.Picture;
 import stillpond.core.palette.Staging;
 
@@ -82,14 +83,14 @@ class PictureController {
     ResponseEntity<StreamingResponseBody> flats(
             @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam(defaultValue = "own") String light) {
         Sheet present = sheets.get(project, sheet);
-        return download(name(present, light) + " - flats.png", pictures.flats(present, showing(light)));
+        return download(present, name(present, light) + " - flats.png", pictures.flats(present, showing(light)));
     }
 
     @GetMapping("/export/composed.png")
     ResponseEntity<StreamingResponseBody> composed(
             @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam(defaultValue = "own") String light) {
         Sheet present = sheets.get(project, sheet);
-        return download(name(present, light) + ".png", pictures.composed(present, showing(light)));
+        return download(present, name(present, light) + ".png", pictures.composed(present, showing(light)));
     }
 
     private static Showing showing(String light) {
@@ -106,7 +107,8 @@ class PictureController {
                 + (light.equals("own") ? staging.lit(sheet.scene(), sheet.id()).name() : "as drawn");
     }
 
-    private static ResponseEntity<StreamingResponseBody> download(String fileName, Picture picture) {
+    private ResponseEntity<StreamingResponseBody> download(Sheet sheet, String fileName, Picture picture) {
+        Optional<Resolution> resolution = pictures.resolution(sheet);
         ContentDisposition attachment = ContentDisposition.attachment()
                 .filename(fileName, StandardCharsets.UTF_8)
                 .build();
@@ -114,6 +116,6 @@ class PictureController {
                 .cacheControl(CacheControl.noStore())
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
                 .contentType(MediaType.IMAGE_PNG)
-                .body(out -> PngWriter.write(picture, out));
+                .body(out -> PngWriter.write(picture, resolution, out));
     }
 }

@@ -1,10 +1,12 @@
 package stillpond.app.sheet;
 
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.format.Resolution;
 import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
@@ -60,6 +62,11 @@ public class SheetPictures {
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.smallCells()));
         SmallSheet small = new SmallSheet(cells, PlaneCodec.decodeInk(planes.content(layer.smallInk())));
         return small.paint(coloured.colours().inPixelsOf(layer.widthPx() / (double) cells.widthPx()));
+    }
+
+    /** That of the line art as it came. */
+    public Optional<Resolution> resolution(Sheet sheet) {
+        return Resolution.of(planes.content(sheet.frontLayer().source()));
     }
 
     /** The flats at full size, without ink and without antialiasing. */

@@ -86,6 +86,18 @@ public final class Visitor {
         return form.toString();
     }
 
+    /** A file as it is answered. */
+    public byte[] download(String path) {
+        try {
+            return client.send(request(path).build(), BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** A picture as it is answered. */
     public BufferedImage picture(String path) {
         try {

@@ -71,6 +71,16 @@ public final class CellColours {
         return new CellColours(looks, argb, version, pixelPx);
     }
 
+    /** With patterns that show only the colours of their swatches; gradients keep all of theirs. */
+    CellColours hardEdged() {
+        Look[] hard = new Look[looks.length];
+        Map<Look, Look> known = new HashMap<>();
+        for (int cell = 0; cell < looks.length; cell++) {
+            hard[cell] = looks[cell] == null ? null : known.computeIfAbsent(looks[cell], Look::hardEdged);
+        }
+        return new CellColours(hard, argb, version, pixelPx);
+    }
+
     /** The colour of a cell at a pixel of the picture, as 0xAARRGGBB, not premultiplied; or {@link #CLEAR}. */
     int argbOf(int cell, int x, int y) {
         Look look = looks[cell];

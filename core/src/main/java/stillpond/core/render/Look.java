@@ -9,4 +9,9 @@ interface Look {
      * @return 0xAARRGGBB, not premultiplied
      */
     int argbAt(double x, double y, double pixelPx);
+
+    /** The same with no colours at its edges but those that it is made of. */
+    default Look hardEdged() {
+        return this;
+    }
 }

@@ -11,12 +11,23 @@ final class PatternLook implements Look {
     private final Fill.Pattern pattern;
     private final Motif motif;
     private final List<Srgb> colours;
+    private final boolean isHard;
 
     /** @param colours one for each colour of the motif, or fewer: then the last one stands for the rest */
     PatternLook(Fill.Pattern pattern, Motif motif, List<Srgb> colours) {
+        this(pattern, motif, colours, false);
+    }
+
+    private PatternLook(Fill.Pattern pattern, Motif motif, List<Srgb> colours, boolean isHard) {
         this.pattern = pattern;
         this.motif = motif;
         this.colours = List.copyOf(colours);
+        this.isHard = isHard;
+    }
+
+    @Override
+    public Look hardEdged() {
+        return new PatternLook(pattern, motif, colours, true);
     }
 
     @Override
@@ -34,6 +45,11 @@ final class PatternLook implements Look {
     private int blend(int shares) {
         int[] parts = {0, shares >> 16 & 0xff, shares >> 8 & 0xff, shares & 0xff};
         parts[0] = Math.max(0, 255 - parts[1] - parts[2] - parts[3]);
+        int alpha = Math.round(255 * pattern.opacity().percent() / 100f);
+        if (isHard) {
+            return alpha << 24
+                    | colours.get(Math.min(most(parts), colours.size() - 1)).packed();
+        }
         double sum = parts[0] + parts[1] + parts[2] + parts[3];
         double red = 0;
         double green = 0;
@@ -44,7 +60,14 @@ final class PatternLook implements Look {
             green += parts[ink] / sum * colour.green();
             blue += parts[ink] / sum * colour.blue();
         }
-        int alpha = Math.round(255 * pattern.opacity().percent() / 100f);
         return alpha << 24 | (int) Math.round(red) << 16 | (int) Math.round(green) << 8 | (int) Math.round(blue);
+    }
+
+    private static int most(int[] parts) {
+        int most = 0;
+        for (int ink = 1; ink < parts.length; ink++) {
+            most = parts[ink] > parts[most] ? ink : most;
+        }
+        return most;
     }
 }

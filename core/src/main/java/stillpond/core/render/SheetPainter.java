@@ -14,11 +14,11 @@ public final class SheetPainter {
     private SheetPainter() {}
 
     /**
-     * The flats alone: no ink shows and no edge is antialiased. A flat fill has exactly its colour in every pixel; gradients and patterns have theirs;
-     * where a fill is not opaque, neither is the picture.
+     * The flats alone: no ink shows and no edge is antialiased. A flat fill has exactly its colour in every pixel, a pattern those of its
+     * swatches, a gradient all of its own; where a fill is not opaque, neither is the picture.
      */
     public static Picture flats(CellPlane cells, CellColours colours) {
-        return paint(cells, (i, colour) -> colour, colours);
+        return paint(cells, (i, colour) -> colour, colours.hardEdged());
     }
 
     /** The sheet as it looks: black ink over flats over white paper, blended in gamma-encoded sRGB as the ink was drawn. */

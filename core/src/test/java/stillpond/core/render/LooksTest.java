@@ -2,6 +2,7 @@ package stillpond.core.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import stillpond.core.cell.CellPlane;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
@@ -24,6 +26,8 @@ class LooksTest {
     private static final Palette PALETTE =
             new Palette(List.of(new Card(new UUID(0, 9), "Tide", "", List.of(BLACK, WHITE))));
 
+    private static final CellPlane PAGE = new CellPlane(101, 101, new int[101 * 101]);
+
     /** Left half the first colour, right half the second. */
     private static final Motif HALVES = new Motif(
             2,
@@ -32,13 +36,15 @@ class LooksTest {
                     .toArray());
 
     private static Picture paint(String fill, double pixelPx) {
+        return SheetPainter.flats(PAGE, colours(fill, pixelPx));
+    }
+
+    private static CellColours colours(String fill, double pixelPx) {
         Fills fills = Fills.of(Map.of(
                 0,
                 Fill.ofText(fill.replace("BLACK", BLACK.id().toString())
                         .replace("WHITE", WHITE.id().toString()))));
-        CellColours colours =
-                CellColours.of(fills, PALETTE, name -> Optional.of(HALVES), 1).inPixelsOf(pixelPx);
-        return SheetPainter.flats(new CellPlane(101, 101, new int[101 * 101]), colours);
+        return CellColours.of(fills, PALETTE, name -> Optional.of(HALVES), 1).inPixelsOf(pixelPx);
     }
 
     /** In OKLab, halfway from black to white is lightness 0.5, whose luminance is its cube: 0.125, in sRGB 99. */
@@ -84,8 +90,16 @@ class LooksTest {
     }
 
     @Test
+    void inFlatsAPatternHasOnlyTheColoursOfItsSwatches() {
+        Picture turned = paint("pattern 100% 3 7 37 19 halves plain BLACK WHITE", 1);
+        assertThat(Arrays.stream(turned.argb()).distinct().toArray()).containsExactlyInAnyOrder(0xff000000, 0xffffffff);
+    }
+
+    @Test
     void aPatternTooSmallToBeSeenIsItsMean() {
-        Picture picture = paint("pattern 100% 0 0 40 0 halves plain BLACK WHITE", 400);
+        InkPlane noInk = new InkPlane(101, 101, new byte[101 * 101], 128);
+        Picture picture =
+                SheetPainter.composed(PAGE, noInk, colours("pattern 100% 0 0 40 0 halves plain BLACK WHITE", 400));
         assertThat(picture.argbAt(7, 7) & 0xff).isBetween(126, 129);
         assertThat(picture.argbAt(7, 7)).isEqualTo(picture.argbAt(60, 33));
     }
