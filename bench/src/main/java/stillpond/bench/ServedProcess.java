@@ -71,7 +71,9 @@ public final class ServedProcess implements AutoCloseable {
             if (!process.isAlive() || Instant.now().isAfter(end)) {
                 throw new IllegalStateException("It did not come up:\n" + log());
             }
-            process.onExit().completeOnTimeout(process, 100, TimeUnit.MILLISECONDS).join();
+            process.onExit()
+                    .completeOnTimeout(process, 100, TimeUnit.MILLISECONDS)
+                    .join();
         }
         return "http://127.0.0.1:" + port;
     }

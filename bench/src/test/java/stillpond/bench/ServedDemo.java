@@ -8,13 +8,13 @@ import java.util.Objects;
 import java.util.UUID;
 
 /** The application as it was packed, on the server of databases that {@code ./pond test} has started. */
-final class ServedDemo {
+public final class ServedDemo {
 
     private static final Path JARS = Path.of("..", "app", "target");
 
     private ServedDemo() {}
 
-    static ServedProcess start() throws IOException, SQLException {
+    public static ServedProcess start() throws IOException, SQLException {
         return new ServedProcess(jar(), newDatabase());
     }
 

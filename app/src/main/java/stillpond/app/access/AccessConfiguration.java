@@ -1,9 +1,14 @@
 package stillpond.app.access;
 
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletRequest;
+import jakarta.servlet.ServletResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
 import java.util.Objects;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
@@ -13,16 +18,18 @@ import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandler;
-import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.authentication.DelegatingAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -77,7 +84,9 @@ class AccessConfiguration {
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/"))
                 .addFilterBefore(new ThrottledSignIn(throttle), UsernamePasswordAuthenticationFilter.class)
-                .addFilterAfter(new FairShare(), AnonymousAuthenticationFilter.class)
+                // Before anything reads what is sent.
+                .addFilterBefore(AccessConfiguration::refuseFilesOfStrangers, CsrfFilter.class)
+                .addFilterBefore(new FairShare(), CsrfFilter.class)
                 .requestCache(cache -> cache.requestCache(new CookieRequestCache()))
                 .logout(logout -> logout.logoutUrl("/sign-out")
                         .addLogoutHandler((request, response, person) -> endLines(request, lines))
@@ -92,6 +101,18 @@ class AccessConfiguration {
                         .addHeaderWriter(AccessConfiguration::keepNoData))
                 .csrf(csrf -> csrf.csrfTokenRepository(tokenInCookie()))
                 .build();
+    }
+
+    /** Looking for a token in a form would take in all files that come with it. */
+    private static void refuseFilesOfStrangers(ServletRequest request, ServletResponse response, FilterChain chain)
+            throws IOException, ServletException {
+        Authentication present = SecurityContextHolder.getContext().getAuthentication();
+        boolean isFile = Objects.toString(request.getContentType(), "").startsWith("multipart/");
+        if (isFile && present == null) {
+            ((HttpServletResponse) response).setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+        } else {
+            chain.doFilter(request, response);
+        }
     }
 
     private static CookieCsrfTokenRepository tokenInCookie() {

@@ -31,6 +31,10 @@ class FairShare extends OncePerRequestFilter {
     static final int AT_ONCE = 8;
 
     static final int COSTLY_AT_ONCE = 2;
+
+    /** Of those who are not signed in, of whom many may come from one address. */
+    private static final int STRANGERS_AT_ONCE = 48;
+
     static final int MOST_WAITING = 24;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
     private static final Pattern COSTLY = Pattern.compile(".*/(ink|carry|carry/sure|check|export/[^/]+)$");
@@ -42,8 +46,8 @@ class FairShare extends OncePerRequestFilter {
             .build();
 
     private record Share(Semaphore all, Semaphore costly) {
-        Share() {
-            this(new Semaphore(AT_ONCE, true), new Semaphore(COSTLY_AT_ONCE, true));
+        Share(int atOnce) {
+            this(new Semaphore(atOnce, true), new Semaphore(COSTLY_AT_ONCE, true));
         }
     }
 
@@ -57,7 +61,7 @@ class FairShare extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        Share share = shares.get(whose(request), any -> new Share());
+        Share share = shareOf(request);
         Semaphore turn = isCostly(request) ? share.costly() : share.all();
         if (turn.getQueueLength() >= MOST_WAITING || !isTaken(turn)) {
             response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
@@ -95,11 +99,11 @@ class FairShare extends OncePerRequestFilter {
         return isUpload || COSTLY.matcher(request.getServletPath()).matches();
     }
 
-    private static String whose(HttpServletRequest request) {
+    private Share shareOf(HttpServletRequest request) {
         Authentication present = SecurityContextHolder.getContext().getAuthentication();
         return present != null && present.getPrincipal() instanceof SignedIn person
-                ? person.id().toString()
-                : request.getRemoteAddr();
+                ? shares.get(person.id().toString(), any -> new Share(AT_ONCE))
+                : shares.get(request.getRemoteAddr(), any -> new Share(STRANGERS_AT_ONCE));
     }
 
     private record WhenDone(Semaphore turn) implements AsyncListener {

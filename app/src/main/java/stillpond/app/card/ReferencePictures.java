@@ -70,7 +70,7 @@ public class ReferencePictures {
     public record Main(String colour, String name, int x, int y, double share) {}
 
     /** @throws UnreadableFile with a message for the user; nothing is kept then */
-    @Transactional(propagation = Propagation.NOT_SUPPORTED)
+    @Transactional(propagation = Propagation.SUPPORTS)
     public ReferencePicture bring(UUID project, String fileName, byte[] file) {
         return pictureFiles.with(file, limits, read -> keep(project, fileName, read.picture()));
     }
@@ -110,7 +110,7 @@ public class ReferencePictures {
     }
 
     /** The mean of a disc in linear light; empty if nothing opaque lies in it. */
-    @Transactional(propagation = Propagation.NOT_SUPPORTED)
+    @Transactional(propagation = Propagation.SUPPORTS)
     public Optional<Srgb> mean(UUID project, UUID id, int x, int y, int radiusPx) {
         Picture picture = decoded(get(project, id));
         if (x < 0 || y < 0 || x >= picture.widthPx() || y >= picture.heightPx() || radiusPx < 0 || radiusPx > 500) {
@@ -119,7 +119,7 @@ public class ReferencePictures {
         return PictureColours.mean(picture.argb(), picture.widthPx(), x, y, radiusPx);
     }
 
-    @Transactional(propagation = Propagation.NOT_SUPPORTED)
+    @Transactional(propagation = Propagation.SUPPORTS)
     public List<Main> main(UUID project, UUID id, int most) {
         Picture picture = decoded(get(project, id));
         int count = Math.min(MOST_MAIN_COLOURS, Math.max(1, most));

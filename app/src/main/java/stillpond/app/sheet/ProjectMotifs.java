@@ -82,7 +82,7 @@ public class ProjectMotifs {
     }
 
     /** @throws stillpond.core.format.UnreadableFile with a message for the user; nothing is kept then */
-    @Transactional(propagation = Propagation.NOT_SUPPORTED)
+    @Transactional(propagation = Propagation.SUPPORTS)
     public Named bring(UUID project, String fileName, byte[] svg) {
         Motif motif = read(svg);
         int present = jdbc.sql("select count(*) from motif where project_id = ?")

@@ -72,6 +72,15 @@ class MembershipTest {
     }
 
     @Test
+    void aFileOfAStrangerIsNotEvenTakenIn() {
+        String path = "/projects/" + work.project() + "/scenes/" + work.scene() + "/sheets";
+        assertThat(Visitor.anonymous(pond)
+                        .upload(path, "boxes.svg", Drawings.threeBoxes())
+                        .statusCode())
+                .isEqualTo(401);
+    }
+
+    @Test
     void theDemosWayInIsClosedWithoutTheDemo() {
         Visitor visitor = Visitor.signedIn(pond, work.person());
         assertThat(visitor.post("/demo/sign-in?who=lead", "").statusCode()).isEqualTo(404);

@@ -46,8 +46,8 @@ class RightsTest {
         work = Work.begin(pond);
         lead = Visitor.signedIn(pond, work.person());
         at = "/projects/" + work.project();
-        sheet = work.bring(Drawings.threeBoxes());
-        work.lay(sheet, work.coat().id(), 500, 1000);
+        sheet = work.bringSmall(Drawings.threeBoxes());
+        work.lay(sheet, work.coat().id(), 50, 100);
         card = palette().stream()
                 .filter(each -> each.swatches().contains(work.coat()))
                 .findFirst()

@@ -1,0 +1,60 @@
+package stillpond.bench.drill;
+
+import java.nio.file.Path;
+import java.util.List;
+import stillpond.bench.ServedDatabase;
+import stillpond.bench.ServedProcess;
+
+/**
+ * What the application does when it is treated badly: kills under load, hostile files, strangers, and a member who takes all that can be had. It
+ * starts an application of its own on loopback, and fails if a promise is broken.
+ */
+final class Drill {
+
+    private static final int KILLS_OF_SERVER = 100;
+    private static final int KILLS_OF_DATABASE = 30;
+    private static final int FILES = 2000;
+    private static final int SECONDS_OF_ABUSE = 30;
+
+    private Drill() {}
+
+    /** @param args the parts to do: {@code server}, {@code database}, {@code files}, {@code strangers}, {@code abuse}; none: all */
+    public static void main(String[] args) throws Exception {
+        List<String> parts =
+                args.length == 0 ? List.of("strangers", "abuse", "files", "server", "database") : List.of(args);
+        Path jar = Path.of(System.getenv("POND_DRILL_JAR"));
+        try (ServedProcess pond = new ServedProcess(jar, ServedDatabase.ofEnvironment())) {
+            for (String part : parts) {
+                pond.url();
+                System.out.println(part + ": " + run(part, pond));
+            }
+        }
+    }
+
+    private static Object run(String part, ServedProcess pond) throws Exception {
+        return switch (part) {
+            case "server" ->
+                new KillDrill(pond, KILLS_OF_SERVER, () -> {
+                            pond.kill();
+                            pond.start();
+                        })
+                        .run();
+            case "database" -> new KillDrill(pond, KILLS_OF_DATABASE, Drill::killDatabase).run();
+            case "files" -> new FileDrill(pond, true, FILES).run();
+            case "strangers" -> new StrangerDrill(pond).run();
+            case "abuse" -> new AbuseDrill(pond, SECONDS_OF_ABUSE).run();
+            default -> throw new IllegalArgumentException("There is no part '" + part + "' of the drill.");
+        };
+    }
+
+    /** The way to the processes of the database is a matter of the machine, and told by whoever starts the drill. */
+    private static void killDatabase() throws Exception {
+        int answer = new ProcessBuilder("bash", "-c", System.getenv("POND_DRILL_KILL_DATABASE"))
+                .inheritIO()
+                .start()
+                .waitFor();
+        if (answer != 0) {
+            throw new IllegalStateException("The database could not be killed and started again.");
+        }
+    }
+}
