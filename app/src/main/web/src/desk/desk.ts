@@ -221,7 +221,7 @@ async function open(): Promise<void> {
   showZoom(view);
   showProgress(fills, regions, hand);
   showSteps(work, hand);
-  showDelivery(work.outbox);
+  showDelivery(work);
   showNotice(work);
   hand.said.listen((said) => (byId("said").textContent = said));
   small.show(

@@ -27,10 +27,11 @@ import stillpond.app.account.SignedIn;
  */
 class FairShare extends OncePerRequestFilter {
 
-    /** What a browser asks for at once, and a little more. */
-    static final int AT_ONCE = 8;
+    /** What a browser asks for at once. */
+    static final int AT_ONCE = 6;
 
-    static final int COSTLY_AT_ONCE = 2;
+    /** Each takes a core or more for a while; the others shall find one. */
+    static final int COSTLY_AT_ONCE = Math.max(1, Runtime.getRuntime().availableProcessors() / 2);
 
     /** Of those who are not signed in, of whom many may come from one address. */
     private static final int STRANGERS_AT_ONCE = 48;

@@ -4,7 +4,7 @@ import { oncePerFrame } from "../../shared/frames";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
 import { NO_FILL } from "../model/state";
-import type { Outbox } from "../model/outbox";
+import type { Delivery, Outbox } from "../model/outbox";
 import type { Work } from "../model/work";
 import type { SheetView } from "./sheet-view";
 
@@ -85,22 +85,37 @@ export function showHelp(hand: Hand): void {
   byId("tool-dam").addEventListener("click", () => hand.takeTool("dam"));
 }
 
-export function showDelivery(outbox: Outbox): void {
+export function showDelivery(work: Work): void {
+  const { outbox, notice } = work;
   const place = byId("delivery");
   const show = () => {
+    const delivery = outbox.delivery.get();
     place.textContent = deliveryText(outbox);
-    place.dataset["state"] = outbox.delivery.get();
+    place.dataset["state"] = delivery;
+    place.title = EXPLAINED[delivery] ?? "";
   };
   outbox.delivery.subscribe(show);
   outbox.waiting.subscribe(show);
   outbox.unkept.subscribe(show);
+  outbox.delivery.listen((delivery) => notice.set(EXPLAINED[delivery] ?? notice.get()));
+  outbox.unkept.listen((count) => count > 0 && notice.set(STORAGE_FULL));
 }
+
+const STORAGE_FULL =
+  "This browser's storage is full: what is not sent yet is only in this window. Leave it open until all is saved.";
+
+const EXPLAINED: Partial<Record<Delivery, string>> = {
+  "not taken":
+    "The server does not take changes just now. They wait in this browser and are sent again by themselves.",
+  "signed out": "You are signed out. Load the page to sign in; what waits is sent then.",
+  "shut out":
+    "This sheet is gone, or you are no longer a member of its project. What waits stays in this browser.",
+};
 
 function deliveryText(outbox: Outbox): string {
   const waiting = outbox.waiting.get();
   const changes = waiting === 1 ? "1 change" : `${waiting} changes`;
-  const kept =
-    outbox.unkept.get() > 0 ? `${changes} only in this window, its storage is full` : `${changes} kept here`;
+  const kept = `${changes} ${outbox.unkept.get() > 0 ? "only in this window" : "kept here"}`;
   switch (outbox.delivery.get()) {
     case "saved":
       return "Saved";
@@ -109,11 +124,11 @@ function deliveryText(outbox: Outbox): string {
     case "away":
       return `Server away, ${kept}`;
     case "not taken":
-      return `Not taken yet, ${kept}; trying again`;
+      return `Not taken yet, ${kept}`;
     case "signed out":
-      return `Signed out, ${kept}. Load the page to sign in.`;
+      return `Signed out, ${kept}`;
     case "shut out":
-      return `This sheet is gone, or you are no longer a member; ${kept}`;
+      return `No longer let in, ${kept}`;
   }
 }
 

@@ -88,7 +88,8 @@ class NothingLostJourneyTest {
                 }""");
         page.route("**/changes", Route::abort);
         desk.click(500, 1000);
-        assertThat(page.locator("#delivery")).containsText("only in this window, its storage is full");
+        assertThat(page.locator("#delivery")).hasText("Server away, 1 change only in this window");
+        assertThat(page.locator("#notice")).containsText("storage is full");
         page.unroute("**/changes");
         desk.expectSaved();
         assertThat(filled()).isEqualTo(1);
@@ -101,7 +102,8 @@ class NothingLostJourneyTest {
                 .param(WORK.project())
                 .update();
         desk.click(500, 1000);
-        assertThat(page.locator("#delivery")).containsText("no longer a member; 1 change kept here");
+        assertThat(page.locator("#delivery")).hasText("No longer let in, 1 change kept here");
+        assertThat(page.locator("#notice")).containsText("no longer a member");
         assertThat(filled()).isZero();
         POND.bean(JdbcClient.class)
                 .sql("insert into member (project_id, account_id, role) values (?, ?, 'LEAD')")

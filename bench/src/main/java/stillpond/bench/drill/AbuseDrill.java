@@ -24,16 +24,18 @@ import stillpond.bench.ServedProcess;
 final class AbuseDrill {
 
     private static final int OTHERS = 4;
-    private static final int ABUSERS = 24;
     private static final int SLOW_LINES = 100;
     private static final double MOST_RATIO = 2;
 
     private final ServedProcess pond;
     private final int seconds;
+    private final int threads;
 
-    AbuseDrill(ServedProcess pond, int seconds) {
+    /** @param threads of the abusive member */
+    AbuseDrill(ServedProcess pond, int seconds, int threads) {
         this.pond = pond;
         this.seconds = seconds;
+        this.threads = threads;
     }
 
     /** 95th percentiles in milliseconds. */
@@ -67,9 +69,9 @@ final class AbuseDrill {
         List<Long> alone = fills(others);
         AtomicBoolean isOver = new AtomicBoolean();
         AtomicLong asked = new AtomicLong();
-        ExecutorService abuse = Executors.newFixedThreadPool(ABUSERS);
+        ExecutorService abuse = Executors.newFixedThreadPool(threads);
         List<Future<?>> abusing = new ArrayList<>();
-        for (int i = 0; i < ABUSERS; i++) {
+        for (int i = 0; i < threads; i++) {
             int number = i;
             DemoMember member = new DemoMember(url, "colourist");
             abusing.add(abuse.submit(() -> {
@@ -99,13 +101,13 @@ final class AbuseDrill {
     private record Other(DemoMember member, Desk desk) {}
 
     private List<Long> fills(List<Other> others) throws Exception {
-        ExecutorService threads = Executors.newFixedThreadPool(OTHERS);
+        ExecutorService hands = Executors.newFixedThreadPool(OTHERS);
         List<Future<List<Long>>> working = new ArrayList<>();
         for (Other other : others) {
             DemoMember member = other.member();
             Desk desk = other.desk();
             Random random = new Random(working.size());
-            working.add(threads.submit(() -> {
+            working.add(hands.submit(() -> {
                 List<Long> nanos = new ArrayList<>();
                 long end = System.nanoTime() + seconds * 1_000_000_000L;
                 while (System.nanoTime() < end) {
@@ -127,7 +129,7 @@ final class AbuseDrill {
         for (Future<List<Long>> each : working) {
             all.addAll(each.get());
         }
-        threads.shutdown();
+        hands.shutdown();
         return all;
     }
 

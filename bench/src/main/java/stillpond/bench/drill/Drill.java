@@ -15,6 +15,7 @@ final class Drill {
     private static final int KILLS_OF_DATABASE = 30;
     private static final int FILES = 2000;
     private static final int SECONDS_OF_ABUSE = 30;
+    private static final int ABUSERS = 24;
 
     private Drill() {}
 
@@ -42,7 +43,7 @@ final class Drill {
             case "database" -> new KillDrill(pond, KILLS_OF_DATABASE, Drill::killDatabase).run();
             case "files" -> new FileDrill(pond, true, FILES).run();
             case "strangers" -> new StrangerDrill(pond).run();
-            case "abuse" -> new AbuseDrill(pond, SECONDS_OF_ABUSE).run();
+            case "abuse" -> new AbuseDrill(pond, SECONDS_OF_ABUSE, ABUSERS).run();
             default -> throw new IllegalArgumentException("There is no part '" + part + "' of the drill.");
         };
     }

@@ -53,7 +53,7 @@ class DrillWorksTest {
 
     @Test
     void anAbusiveMemberIsMeasured() throws Exception {
-        AbuseDrill.Figures figures = new AbuseDrill(pond, 1).run();
+        AbuseDrill.Figures figures = new AbuseDrill(pond, 1, 4).run();
         assertThat(figures.fills()).isPositive();
         assertThat(figures.asked()).isPositive();
     }
