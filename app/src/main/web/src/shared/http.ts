@@ -67,7 +67,7 @@ export async function send<T>(path: string, file: File): Promise<T> {
 
 async function refusal(response: Response): Promise<Refusal> {
   const { detail, change } = (await response.json().catch(() => ({}))) as Problem;
-  return new Refusal(response.status, detail ?? response.statusText, change);
+  return new Refusal(response.status, detail ?? `The server answered ${response.status}.`, change);
 }
 
 export function meta(name: string): string {

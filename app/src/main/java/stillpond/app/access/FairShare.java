@@ -41,6 +41,10 @@ class FairShare extends OncePerRequestFilter {
     private static final Pattern COSTLY = Pattern.compile(".*/(ink|carry|carry/sure|check|export/[^/]+)$");
     private static final String LIVE = "/live";
 
+    /** A problem detail (RFC 9457). */
+    private static final String TOO_MUCH = """
+            {"status":429,"detail":"You ask for more than is answered at once; nothing was changed. Ask again in a moment."}""";
+
     private final Cache<String, Share> shares = Caffeine.newBuilder()
             .maximumSize(10_000)
             .expireAfterAccess(Duration.ofHours(1))
@@ -67,9 +71,8 @@ class FairShare extends OncePerRequestFilter {
         if (turn.getQueueLength() >= MOST_WAITING || !isTaken(turn)) {
             response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
             response.setHeader(HttpHeaders.RETRY_AFTER, "5");
-            response.setContentType("text/plain;charset=UTF-8");
-            response.getWriter()
-                    .write("You ask for more than is answered at once; nothing was changed. Ask again in a moment.");
+            response.setContentType("application/problem+json;charset=UTF-8");
+            response.getWriter().write(TOO_MUCH);
             return;
         }
         boolean goesOn = false;
