@@ -1,5 +1,7 @@
 package stillpond.app.account;
 
+import java.util.List;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.security.authentication.AuthenticationProvider;
@@ -31,10 +33,10 @@ class PasswordSignIn implements AuthenticationProvider {
         String address =
                 tried.getDetails() instanceof WebAuthenticationDetails details ? details.getRemoteAddress() : "";
         boolean isSane = name.length() <= LONGEST && password.length() <= LONGEST && name.indexOf('\0') < 0;
-        SignedIn person = (isSane ? accounts.recognise(name, password) : java.util.Optional.<SignedIn>empty())
+        SignedIn person = (isSane ? accounts.recognise(name, password) : Optional.<SignedIn>empty())
                 .orElseThrow(() -> refused(name, address));
         throttle.succeeded(name, address);
-        return UsernamePasswordAuthenticationToken.authenticated(person, null, java.util.List.of());
+        return UsernamePasswordAuthenticationToken.authenticated(person, null, List.of());
     }
 
     private BadCredentialsException refused(String name, String address) {

@@ -3,6 +3,7 @@ package stillpond.app.access;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -207,7 +208,7 @@ class RightsTest {
         try {
             return Files.readAllBytes(Path.of(pond.bean(Environment.class).getRequiredProperty("pond.print.profile")));
         } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
+            throw new UncheckedIOException(e);
         }
     }
 

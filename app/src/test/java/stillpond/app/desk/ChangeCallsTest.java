@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
@@ -65,8 +66,6 @@ class ChangeCallsTest {
     }
 
     private long revision() {
-        return pond.bean(stillpond.app.sheet.Sheets.class)
-                .get(work.project(), sheet.id())
-                .revision();
+        return pond.bean(Sheets.class).get(work.project(), sheet.id()).revision();
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import stillpond.app.sheet.Sheet;
@@ -36,8 +37,7 @@ class PictureFilesOutTest {
         for (String what : new String[] {"flats", "composed"}) {
             byte[] png = visitor.download(work.address(sheet) + "/export/" + what + ".png");
             assertThat(Resolution.of(png)).as(what).contains(PRINT);
-            assertThat(new String(png, java.nio.charset.StandardCharsets.ISO_8859_1))
-                    .contains("sRGB");
+            assertThat(new String(png, StandardCharsets.ISO_8859_1)).contains("sRGB");
         }
     }
 }

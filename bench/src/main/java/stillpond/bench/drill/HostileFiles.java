@@ -2,6 +2,8 @@ package stillpond.bench.drill;
 
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -9,6 +11,7 @@ import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.zip.CRC32;
@@ -108,8 +111,7 @@ final class HostileFiles {
                 .getBytes(StandardCharsets.UTF_8);
         byte[] csv = "card,name,colour,note\nJuniper,Coat,#2f6f5e,\"oil, skins\"\nJuniper,Scarf,#d2603f,\n"
                 .getBytes(StandardCharsets.UTF_8);
-        byte[] profile = java.awt.color.ICC_Profile.getInstance(java.awt.color.ColorSpace.CS_PYCC)
-                .getData();
+        byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_PYCC).getData();
         for (String format : List.of("png", "jpeg", "tiff")) {
             good.add(new HostileFile(Reader.SHEET, "a." + format, picture(format)));
             good.add(new HostileFile(Reader.PICTURE, "a." + format, picture(format)));
@@ -200,7 +202,7 @@ final class HostileFiles {
 
     private static byte[] manyScans(byte[] jpeg, int scans) {
         int scan = find(jpeg, (byte) 0xda);
-        byte[] all = java.util.Arrays.copyOf(jpeg, scan + scans * (jpeg.length - 2 - scan) + 2);
+        byte[] all = Arrays.copyOf(jpeg, scan + scans * (jpeg.length - 2 - scan) + 2);
         for (int i = 0; i < scans; i++) {
             System.arraycopy(jpeg, scan, all, scan + i * (jpeg.length - 2 - scan), jpeg.length - 2 - scan);
         }
@@ -227,9 +229,9 @@ final class HostileFiles {
                 case 1 -> changed[at] = (byte) random.nextInt(256);
                 case 2 -> {
                     int end = Math.min(changed.length, at + 4);
-                    java.util.Arrays.fill(changed, at, end, (byte) (random.nextBoolean() ? 0xff : 0));
+                    Arrays.fill(changed, at, end, (byte) (random.nextBoolean() ? 0xff : 0));
                 }
-                case 3 -> changed = java.util.Arrays.copyOf(changed, at + 1);
+                case 3 -> changed = Arrays.copyOf(changed, at + 1);
                 case 4 ->
                     changed = repeated(
                             changed,

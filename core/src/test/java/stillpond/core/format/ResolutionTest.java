@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -80,7 +81,7 @@ class ResolutionTest {
     void whatIsCutOffOrSaysNonsenseSaysNothing() throws IOException {
         byte[] png = png(Optional.of(PRINT));
         for (int length = 0; length < png.length; length++) {
-            byte[] cut = java.util.Arrays.copyOf(png, length);
+            byte[] cut = Arrays.copyOf(png, length);
             assertThat(Resolution.of(cut).orElse(PRINT)).isEqualTo(PRINT);
         }
         ByteBuffer bent = ByteBuffer.wrap(png.clone());
