@@ -4,6 +4,7 @@ import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.management.ManagementFactory;
+import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
@@ -11,6 +12,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import stillpond.core.format.ImageLimits;
@@ -24,8 +26,8 @@ import stillpond.core.ink.Picture;
 @Component
 public class PictureFiles {
 
-    /** What the analysis of line art needs at its peak, measured at 35 megapixels; other uses need less. */
-    private static final int BYTES_PER_PIXEL = 16;
+    /** A decoded picture, and as much again for what is made of it here. */
+    private static final int BYTES_PER_PIXEL = 8;
 
     /** What of the heap is for pictures. */
     private static final double SHARE_OF_HEAP = 0.7;
@@ -62,27 +64,57 @@ public class PictureFiles {
     public record Read(Picture picture, List<String> leftOut) {}
 
     /**
-     * Reads a picture and has something done with it while there is memory for it.
+     * Reads a picture and has something done with it here, while there is memory for it.
      *
      * @throws UnreadableFile with a message for the user
      */
-    public <T> T with(byte[] file, ImageLimits limits, Function<Read, T> work) {
+    public <T> T with(byte[] file, ImageLimits limits, Function<Read, T> use) {
+        AtomicInteger permits = new AtomicInteger();
+        try {
+            Read read = talk(reader -> {
+                Reader.Found found = reader.open(file, limits, settings.time());
+                permits.set(reserve(found.pixels()));
+                return new Read(reader.decode(settings.time()), found.leftOut());
+            });
+            return use.apply(read);
+        } finally {
+            memory.release(permits.get());
+        }
+    }
+
+    /** What came of some work, and what of the file the picture did not hold; see {@link Read}. */
+    public record Worked(byte[] result, List<String> leftOut) {}
+
+    /** How long some work may take, for a picture of so many pixels. */
+    public interface Budget {
+        Duration of(long pixels);
+    }
+
+    /**
+     * Reads a picture and has some work done where it is read.
+     *
+     * @param argument for the work
+     * @throws UnreadableFile with a message for the user
+     */
+    public Worked work(
+            byte[] file, ImageLimits limits, Class<? extends PictureWork> work, byte[] argument, Budget budget) {
+        return talk(reader -> {
+            Reader.Found found = reader.open(file, limits, settings.time());
+            return new Worked(reader.work(work, argument, budget.of(found.pixels())), found.leftOut());
+        });
+    }
+
+    private <T> T talk(Function<Reader, T> talk) {
         acquire(readers, 1);
-        int permits = 0;
         try {
             Reader reader = reader();
-            Read read;
             try {
-                Reader.Found found = reader.open(file, limits);
-                permits = reserve(found.pixels());
-                read = new Read(reader.decode(), found.leftOut());
+                return talk.apply(reader);
             } finally {
                 giveBack(reader);
-                readers.release();
             }
-            return work.apply(read);
         } finally {
-            memory.release(permits);
+            readers.release();
         }
     }
 
@@ -99,12 +131,12 @@ public class PictureFiles {
     private void acquire(Semaphore from, int permits) {
         try {
             if (!from.tryAcquire(permits, settings.patience().toMillis(), TimeUnit.MILLISECONDS)) {
-                throw new UnreadableFile(
+                throw new NotNow(
                         "Other large files are being read just now. Nothing was taken; bring it again in a minute.");
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new UnreadableFile("The server is about to stop. Nothing was taken; bring it again in a minute.");
+            throw new NotNow("The server is about to stop. Nothing was taken; bring it again in a minute.");
         }
     }
 
@@ -116,7 +148,7 @@ public class PictureFiles {
             known.close();
         }
         try {
-            return new Reader(command, watch, settings.time());
+            return new Reader(command, watch);
         } catch (IOException e) {
             throw new UncheckedIOException("The process that reads pictures could not be started", e);
         }

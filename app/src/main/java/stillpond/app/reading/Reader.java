@@ -25,20 +25,15 @@ final class Reader implements AutoCloseable {
     private final DataOutputStream out;
     private final DataInputStream in;
     private final ScheduledExecutorService watch;
-    private final Duration budget;
     private volatile boolean isOverdue;
     private boolean isWaiting;
 
-    /**
-     * @param budget of time, for looking at a file and for decoding it each
-     * @throws IOException if the process does not come up
-     */
-    Reader(ProcessBuilder command, ScheduledExecutorService watch, Duration budget) throws IOException {
+    /** @throws IOException if the process does not come up */
+    Reader(ProcessBuilder command, ScheduledExecutorService watch) throws IOException {
         this.process = command.redirectError(ProcessBuilder.Redirect.DISCARD).start();
         this.out = new DataOutputStream(new BufferedOutputStream(process.getOutputStream(), 1 << 16));
         this.in = new DataInputStream(process.getInputStream());
         this.watch = watch;
-        this.budget = budget;
         in.readByte();
     }
 
@@ -55,8 +50,8 @@ final class Reader implements AutoCloseable {
     }
 
     /** @throws UnreadableFile if it cannot be read, with a message for the user */
-    Found open(byte[] file, ImageLimits limits) {
-        return inTime(() -> {
+    Found open(byte[] file, ImageLimits limits, Duration budget) {
+        return inTime(budget, () -> {
             out.writeInt(file.length);
             out.write(file);
             out.writeLong(limits.maxBytes());
@@ -76,13 +71,29 @@ final class Reader implements AutoCloseable {
         });
     }
 
+    /** What comes of some work on the picture that was opened last. @throws UnreadableFile as {@link #open} */
+    byte[] work(Class<? extends PictureWork> work, byte[] argument, Duration budget) {
+        return inTime(budget, () -> {
+            tell(work.getName(), argument);
+            byte[] result = new byte[in.readInt()];
+            in.readFully(result);
+            return result;
+        });
+    }
+
+    private void tell(String work, byte[] argument) throws IOException {
+        isWaiting = false;
+        out.writeUTF(work);
+        out.writeInt(argument.length);
+        out.write(argument);
+        out.flush();
+        requireFine();
+    }
+
     /** The picture that was opened last. @throws UnreadableFile as {@link #open} */
-    Picture decode() {
-        return inTime(() -> {
-            isWaiting = false;
-            out.writeByte(ReaderMain.GO_ON);
-            out.flush();
-            requireFine();
+    Picture decode(Duration budget) {
+        return inTime(budget, () -> {
+            tell("", new byte[0]);
             int width = in.readInt();
             int height = in.readInt();
             int[] argb = new int[Math.multiplyExact(width, height)];
@@ -107,7 +118,7 @@ final class Reader implements AutoCloseable {
         T talk() throws IOException;
     }
 
-    private <T> T inTime(Talk<T> talk) {
+    private <T> T inTime(Duration budget, Talk<T> talk) {
         ScheduledFuture<?> end = watch.schedule(
                 () -> {
                     isOverdue = true;
@@ -122,7 +133,7 @@ final class Reader implements AutoCloseable {
             throw new UnreadableFile(
                     isOverdue
                             ? "The file takes longer than " + budget.toSeconds()
-                                    + " seconds to read, so that was stopped. Bring it simpler or smaller, or as PNG."
+                                    + " seconds to take in, so that was stopped. Bring it simpler or smaller, or as PNG."
                             : "The file brought down what was to read it, so it was not taken. Bring it as PNG.",
                     e);
         } finally {

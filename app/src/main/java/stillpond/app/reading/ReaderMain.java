@@ -2,11 +2,14 @@ package stillpond.app.reading;
 
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.lang.reflect.Constructor;
 import java.nio.ByteBuffer;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
@@ -16,13 +19,12 @@ import stillpond.core.ink.Picture;
 
 /**
  * The process that reads pictures for {@link Reader}, one after the other. It is told a file and its limits, says how large the picture is,
- * and decodes it when it is told to. Whatever a file does to it, it can be ended and another one started.
+ * and decodes it when it is told what to do with it. Whatever a file does to it, it can be ended and another one started.
  */
 final class ReaderMain {
 
     static final int FINE = 1;
     static final int REFUSED = 0;
-    static final int GO_ON = 1;
     private static final int CHUNK_PIXELS = 1 << 16;
 
     private ReaderMain() {}
@@ -57,8 +59,13 @@ final class ReaderMain {
                 out.writeUTF(each);
             }
             out.flush();
-            if (in.readByte() == GO_ON) {
-                write(opened.decode(), out);
+            String work = in.readUTF();
+            byte[] argument = in.readNBytes(in.readInt());
+            Picture picture = opened.decode();
+            if (work.isEmpty()) {
+                write(picture, out);
+            } else {
+                write(result(work, picture, argument), out);
             }
         } catch (UnreadableFile e) {
             refuse(out, e.getMessage());
@@ -67,6 +74,28 @@ final class ReaderMain {
         } catch (OutOfMemoryError e) {
             refuse(out, "The file needs more memory than one file is given here. Bring it smaller, or in parts.");
         }
+    }
+
+    private static byte[] result(String work, Picture picture, byte[] argument) throws IOException {
+        ByteArrayOutputStream result = new ByteArrayOutputStream();
+        try {
+            Constructor<?> constructor = Class.forName(work).getDeclaredConstructor();
+            constructor.setAccessible(true);
+            ((PictureWork) constructor.newInstance())
+                    .run(
+                            picture,
+                            new DataInputStream(new ByteArrayInputStream(argument)),
+                            new DataOutputStream(result));
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(work + " is no work on pictures", e);
+        }
+        return result.toByteArray();
+    }
+
+    private static void write(byte[] result, DataOutputStream out) throws IOException {
+        out.writeByte(FINE);
+        out.writeInt(result.length);
+        out.write(result);
     }
 
     private static void refuse(DataOutputStream out, String reason) throws IOException {

@@ -51,14 +51,14 @@ class LayerCuts {
      * @return the fills that found no place
      * @throws IllegalArgumentException if somebody else has cut the sheet anew in between
      */
-    List<Recuts.LostFill> recut(Sheet before, UUID author, LineArt lineArt) {
+    List<Recuts.LostFill> recut(Sheet before, UUID author, LineArt lineArt, byte[] source) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (!old.isCurrent()) {
             throw new IllegalArgumentException(
                     "Somebody else has analysed this sheet anew just now; look at that first.");
         }
-        StoredLayer fresh = replace(sheet, old, lineArt);
+        StoredLayer fresh = replace(sheet, old, lineArt, source);
         MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
         UUID id = UUID.randomUUID();
         UndoLine<UUID> line = log.line(sheet.id(), author);
@@ -68,11 +68,11 @@ class LayerCuts {
     }
 
     /** Gives a sheet the gaps that were found meanwhile. Nobody asked for it, so it is no step to undo; if the sheet was cut anew in between, nothing happens. */
-    void sharpen(Sheet before, LineArt lineArt) {
+    void sharpen(Sheet before, LineArt lineArt, byte[] source) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (old.isCurrent()) {
-            StoredLayer fresh = replace(sheet, old, lineArt);
+            StoredLayer fresh = replace(sheet, old, lineArt, source);
             log.write(
                     fresh.id(),
                     Fills.none()
@@ -81,8 +81,8 @@ class LayerCuts {
         }
     }
 
-    private StoredLayer replace(StoredSheet sheet, StoredLayer old, LineArt lineArt) {
-        StoredLayer analysed = new StoredLayer(old.position(), lineArt.keepIn(planes));
+    private StoredLayer replace(StoredSheet sheet, StoredLayer old, LineArt lineArt, byte[] source) {
+        StoredLayer analysed = new StoredLayer(old.position(), lineArt.keepIn(planes, source));
         StoredLayer fresh =
                 layerDams.withHandDams(old.asLayer(), analysed, () -> swaps.placing(analysed.asLayer(), old.asLayer()));
         sheet.addLayer(fresh);

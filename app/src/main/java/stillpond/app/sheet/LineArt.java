@@ -1,6 +1,10 @@
 package stillpond.app.sheet;
 
+import java.io.DataInput;
+import java.io.DataOutput;
+import java.io.IOException;
 import java.util.List;
+import java.util.OptionalInt;
 import stillpond.core.cell.CellMap;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
@@ -11,15 +15,15 @@ import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.InkSettings;
+import stillpond.core.ink.Pencil;
 import stillpond.core.ink.Picture;
 import stillpond.core.ink.StrokeWidth;
 import stillpond.core.render.SmallSheet;
 
 /**
- * A file of line art, analysed and in the forms in which it is kept.
+ * Line art, analysed and in the forms in which it is kept.
  *
  * @param analysisVersion see {@link Openings#VERSION}
- * @param source the file as it came
  */
 record LineArt(
         int analysisVersion,
@@ -29,7 +33,6 @@ record LineArt(
         int[] regions,
         int[] areas,
         double reach,
-        byte[] source,
         byte[] ink,
         byte[] cells,
         byte[] openings,
@@ -37,21 +40,22 @@ record LineArt(
         byte[] smallCells) {
 
     private static final int UNSHARPENED = 0;
+    private static final int LEFT_TO_US = -1;
 
     /** Sharp in a strip of sheets on a dense display. */
     static final int SMALL_LONG_SIDE_PX = 480;
 
     /** @throws UnreadableFile if it holds nothing to fill or nothing that bounds a fill */
-    static LineArt analyse(byte[] file, Picture picture, InkSettings settings) {
+    static LineArt analyse(Picture picture, InkSettings settings) {
         InkPlane ink = ink(picture, settings);
-        return of(file, ink, settings, Openings.of(ink), Openings.VERSION);
+        return of(ink, settings, Openings.of(ink), Openings.VERSION);
     }
 
     /** Only cut along its ink, which is quick; its gaps are still to be found. */
-    static LineArt glance(byte[] file, Picture picture) {
+    static LineArt glance(Picture picture) {
         InkPlane ink = ink(picture, InkSettings.AUTOMATIC);
         Openings none = new Openings(CellMap.of(ink), List.of(), StrokeWidth.of(ink), 1, false);
-        return of(file, ink, InkSettings.AUTOMATIC, none, UNSHARPENED);
+        return of(ink, InkSettings.AUTOMATIC, none, UNSHARPENED);
     }
 
     private static InkPlane ink(Picture picture, InkSettings settings) {
@@ -60,7 +64,7 @@ record LineArt(
         return ink;
     }
 
-    private static LineArt of(byte[] file, InkPlane ink, InkSettings settings, Openings openings, int version) {
+    private static LineArt of(InkPlane ink, InkSettings settings, Openings openings, int version) {
         CellMap map = openings.cells();
         SmallSheet small = SmallSheet.of(map.plane(), ink, SMALL_LONG_SIDE_PX);
         return new LineArt(
@@ -71,7 +75,6 @@ record LineArt(
                 Regions.of(openings, Dams.at(openings.defaultReach())).ofCells(),
                 map.areasPx(),
                 openings.defaultReach(),
-                file,
                 PlaneCodec.encode(ink),
                 PlaneCodec.encode(map),
                 OpeningsCodec.encode(openings),
@@ -89,7 +92,8 @@ record LineArt(
         }
     }
 
-    LayerPlanes keepIn(Planes planes) {
+    /** @param source the file that it was made from */
+    LayerPlanes keepIn(Planes planes, byte[] source) {
         return new LayerPlanes(
                 analysisVersion,
                 settings,
@@ -104,5 +108,70 @@ record LineArt(
                 planes.keep(openings),
                 planes.keep(smallInk),
                 planes.keep(smallCells));
+    }
+
+    void write(DataOutput out) throws IOException {
+        out.writeInt(analysisVersion);
+        writeSettings(settings, out);
+        out.writeInt(widthPx);
+        out.writeInt(heightPx);
+        writeNumbers(regions, out);
+        writeNumbers(areas, out);
+        out.writeDouble(reach);
+        for (byte[] plane : List.of(ink, cells, openings, smallInk, smallCells)) {
+            out.writeInt(plane.length);
+            out.write(plane);
+        }
+    }
+
+    static LineArt read(DataInput in) throws IOException {
+        return new LineArt(
+                in.readInt(),
+                readSettings(in),
+                in.readInt(),
+                in.readInt(),
+                readNumbers(in),
+                readNumbers(in),
+                in.readDouble(),
+                readPlane(in),
+                readPlane(in),
+                readPlane(in),
+                readPlane(in),
+                readPlane(in));
+    }
+
+    static void writeSettings(InkSettings settings, DataOutput out) throws IOException {
+        out.writeInt(settings.threshold().orElse(LEFT_TO_US));
+        out.writeInt(settings.speckPx().orElse(LEFT_TO_US));
+        out.writeUTF(settings.pencil().name());
+    }
+
+    static InkSettings readSettings(DataInput in) throws IOException {
+        return new InkSettings(optional(in.readInt()), optional(in.readInt()), Pencil.valueOf(in.readUTF()));
+    }
+
+    private static OptionalInt optional(int value) {
+        return value == LEFT_TO_US ? OptionalInt.empty() : OptionalInt.of(value);
+    }
+
+    private static void writeNumbers(int[] numbers, DataOutput out) throws IOException {
+        out.writeInt(numbers.length);
+        for (int number : numbers) {
+            out.writeInt(number);
+        }
+    }
+
+    private static int[] readNumbers(DataInput in) throws IOException {
+        int[] numbers = new int[in.readInt()];
+        for (int i = 0; i < numbers.length; i++) {
+            numbers[i] = in.readInt();
+        }
+        return numbers;
+    }
+
+    private static byte[] readPlane(DataInput in) throws IOException {
+        byte[] plane = new byte[in.readInt()];
+        in.readFully(plane);
+        return plane;
     }
 }

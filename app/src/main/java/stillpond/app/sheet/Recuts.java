@@ -3,7 +3,6 @@ package stillpond.app.sheet;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
-import stillpond.app.reading.PictureFiles;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.ink.InkSettings;
@@ -21,14 +20,14 @@ public class Recuts {
     private final Sheets sheets;
     private final LayerCuts cuts;
     private final Planes planes;
-    private final PictureFiles pictureFiles;
+    private final Analyses analyses;
     private final ImageLimits limits;
 
-    Recuts(Sheets sheets, LayerCuts cuts, Planes planes, PictureFiles pictureFiles, ImageLimits limits) {
+    Recuts(Sheets sheets, LayerCuts cuts, Planes planes, Analyses analyses, ImageLimits limits) {
         this.sheets = sheets;
         this.cuts = cuts;
         this.planes = planes;
-        this.pictureFiles = pictureFiles;
+        this.analyses = analyses;
         this.limits = limits;
     }
 
@@ -44,7 +43,8 @@ public class Recuts {
     public List<LostFill> reanalyse(UUID project, UUID sheetId, UUID author, InkSettings settings) {
         Sheet sheet = sheets.get(project, sheetId);
         Layer layer = sheet.frontLayer();
-        return take(sheet, author, analyse(planes.content(layer.source()), layer, settings));
+        byte[] source = planes.content(layer.source());
+        return cuts.recut(sheet, author, analyse(source, layer, settings), source);
     }
 
     /**
@@ -62,16 +62,12 @@ public class Recuts {
                     + " pixels, the sheet " + layer.widthPx() + " x " + layer.heightPx()
                     + ". The sheet stays as it was; bring the drawing in as a new sheet.");
         }
-        return take(sheet, author, fresh);
-    }
-
-    private List<LostFill> take(Sheet sheet, UUID author, LineArt lineArt) {
-        return cuts.recut(sheet, author, lineArt);
+        return cuts.recut(sheet, author, fresh, file);
     }
 
     /** A vector drawing is drawn as large as before. */
     private LineArt analyse(byte[] file, Layer layer, InkSettings settings) {
         ImageLimits sized = limits.withVectorLongSide(Math.max(layer.widthPx(), layer.heightPx()));
-        return pictureFiles.with(file, sized, read -> LineArt.analyse(file, read.picture(), settings));
+        return analyses.whole(file, sized, settings);
     }
 }

@@ -4,12 +4,13 @@ import jakarta.annotation.PreDestroy;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
-import stillpond.app.reading.PictureFiles;
+import stillpond.app.reading.NotNow;
 import stillpond.core.format.ImageLimits;
 
 /**
@@ -24,7 +25,7 @@ public class Sharpening {
     private final Sheets sheets;
     private final LayerCuts cuts;
     private final Planes planes;
-    private final PictureFiles pictureFiles;
+    private final Analyses analyses;
     private final ImageLimits limits;
 
     /** One at a time: each analysis uses all cores by itself. */
@@ -36,21 +37,28 @@ public class Sharpening {
 
     private final Set<UUID> waiting = ConcurrentHashMap.newKeySet();
 
-    Sharpening(Sheets sheets, LayerCuts cuts, Planes planes, PictureFiles pictureFiles, ImageLimits limits) {
+    /** Those that took too long, or more memory than there is: they are not tried again each time that somebody opens them. */
+    private final Set<UUID> hopeless = ConcurrentHashMap.newKeySet();
+
+    Sharpening(Sheets sheets, LayerCuts cuts, Planes planes, Analyses analyses, ImageLimits limits) {
         this.sheets = sheets;
         this.cuts = cuts;
         this.planes = planes;
-        this.pictureFiles = pictureFiles;
+        this.analyses = analyses;
         this.limits = limits;
     }
 
     /** Asking again while it waits or is at work does nothing. */
     public void soon(Sheet sheet) {
-        if (!sheet.frontLayer().isSharp() && waiting.add(sheet.id())) {
+        boolean isToDo = !sheet.frontLayer().isSharp() && !hopeless.contains(sheet.id());
+        if (isToDo && waiting.add(sheet.id())) {
             worker.execute(() -> {
                 try {
                     now(sheet.project(), sheet.id());
+                } catch (NotNow e) {
+                    LOG.info("The gaps of sheet {} are found when somebody opens it again", sheet.id());
                 } catch (RuntimeException e) {
+                    hopeless.add(sheet.id());
                     LOG.warn("The gaps of sheet {} could not be found; it stays as it is", sheet.id(), e);
                 } finally {
                     waiting.remove(sheet.id());
@@ -66,13 +74,21 @@ public class Sharpening {
         if (!layer.isSharp()) {
             int longSide = Math.max(layer.widthPx(), layer.heightPx());
             byte[] source = planes.content(layer.source());
-            LineArt sharp = pictureFiles.with(
-                    source,
-                    limits.withVectorLongSide(longSide),
-                    read -> LineArt.analyse(source, read.picture(), layer.settings()));
-            cuts.sharpen(sheet, sharp);
+            LineArt sharp = analyses.whole(source, limits.withVectorLongSide(longSide), layer.settings());
+            cuts.sharpen(sheet, sharp, source);
         }
         return sheets.get(project, sheetId);
+    }
+
+    /** Returns when all that was asked for so far is done. */
+    void finish() {
+        try {
+            worker.submit(() -> {}).get();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } catch (ExecutionException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     @PreDestroy

@@ -11,7 +11,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
-import stillpond.app.reading.PictureFiles;
 import stillpond.core.cell.Enclosed;
 import stillpond.core.check.Finding;
 import stillpond.core.check.SheetCheck;
@@ -38,7 +37,7 @@ public class Sheets {
     private final Planes planes;
     private final Projects projects;
     private final TransactionTemplate transaction;
-    private final PictureFiles pictureFiles;
+    private final Analyses analyses;
     private final ImageLimits limits;
     private final Clock clock;
 
@@ -49,7 +48,7 @@ public class Sheets {
             Planes planes,
             Projects projects,
             TransactionTemplate transaction,
-            PictureFiles pictureFiles,
+            Analyses analyses,
             ImageLimits limits,
             Clock clock) {
         this.sheets = sheets;
@@ -58,7 +57,7 @@ public class Sheets {
         this.planes = planes;
         this.projects = projects;
         this.transaction = transaction;
-        this.pictureFiles = pictureFiles;
+        this.analyses = analyses;
         this.limits = limits;
         this.clock = clock;
     }
@@ -70,12 +69,10 @@ public class Sheets {
      */
     public Brought bring(UUID project, UUID scene, LineArtFile file) {
         requireNew(project, file.content());
-        return pictureFiles.with(file.content(), limitsFor(file), read -> {
-            LineArt lineArt = LineArt.glance(file.content(), read.picture());
-            Sheet sheet = transaction.execute(
-                    status -> store(projects.scene(project, scene), FileTitle.of(file.name()), lineArt));
-            return new Brought(sheet, read.leftOut());
-        });
+        Analyses.Done done = analyses.glance(file.content(), limitsFor(file));
+        Sheet sheet = transaction.execute(status ->
+                store(projects.scene(project, scene), FileTitle.of(file.name()), done.lineArt(), file.content()));
+        return new Brought(sheet, done.leftOut());
     }
 
     /** A new sheet, and what of its file is not on it, for the user to read, each to follow "without". */
@@ -94,10 +91,10 @@ public class Sheets {
         });
     }
 
-    private Sheet store(Scene scene, String title, LineArt lineArt) {
+    private Sheet store(Scene scene, String title, LineArt lineArt, byte[] source) {
         StoredSheet sheet =
                 new StoredSheet(scene.project(), scene.id(), title, sheets.countBySceneId(scene.id()), clock.instant());
-        sheet.addLayer(new StoredLayer(0, lineArt.keepIn(planes)));
+        sheet.addLayer(new StoredLayer(0, lineArt.keepIn(planes, source)));
         return sheets.save(sheet).asSheet();
     }
 

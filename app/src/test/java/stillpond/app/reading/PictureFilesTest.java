@@ -94,7 +94,7 @@ class PictureFilesTest {
         files(LONG, 256, 64, LONG);
         assertThatThrownBy(() -> files.with(square(3000), ImageLimits.DEFAULT, read -> 0))
                 .isInstanceOf(UnreadableFile.class)
-                .hasMessageContaining("9 megapixels; this server has memory for 2");
+                .hasMessageContaining("9 megapixels; this server has memory for 5");
     }
 
     @Test
@@ -103,18 +103,18 @@ class PictureFilesTest {
         CountDownLatch isAtWork = new CountDownLatch(1);
         CountDownLatch mayEnd = new CountDownLatch(1);
         ExecutorService other = Executors.newSingleThreadExecutor();
-        Future<Integer> first = other.submit(() -> files.<Integer>with(square(1300), ImageLimits.DEFAULT, read -> {
+        Future<Integer> first = other.submit(() -> files.<Integer>with(square(1900), ImageLimits.DEFAULT, read -> {
             isAtWork.countDown();
             await(mayEnd);
             return 1;
         }));
         assertThat(isAtWork.await(60, TimeUnit.SECONDS)).isTrue();
-        assertThatThrownBy(() -> files.with(square(1300), ImageLimits.DEFAULT, read -> 2))
+        assertThatThrownBy(() -> files.with(square(1900), ImageLimits.DEFAULT, read -> 2))
                 .isInstanceOf(UnreadableFile.class)
                 .hasMessageContaining("bring it again in a minute");
         mayEnd.countDown();
         assertThat(first.get()).isEqualTo(1);
-        assertThat(files.<Integer>with(square(1300), ImageLimits.DEFAULT, read -> 3))
+        assertThat(files.<Integer>with(square(1900), ImageLimits.DEFAULT, read -> 3))
                 .isEqualTo(3);
         other.shutdown();
     }

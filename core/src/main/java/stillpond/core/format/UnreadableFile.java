@@ -1,7 +1,7 @@
 package stillpond.core.format;
 
 /** A file that cannot be taken, with a message for the person who brought it: what is wrong, and what would help. */
-public final class UnreadableFile extends RuntimeException {
+public class UnreadableFile extends RuntimeException {
 
     private static final long serialVersionUID = 1;
 

@@ -1,0 +1,74 @@
+package stillpond.app.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+import stillpond.core.format.ImageLimits;
+import stillpond.core.format.LineArtReader;
+import stillpond.core.format.UnreadableFile;
+import stillpond.core.ink.InkSettings;
+import stillpond.core.ink.Pencil;
+import stillpond.core.ink.Picture;
+
+class AnalysesTest {
+
+    private static final ImageLimits SMALL = ImageLimits.DEFAULT.withVectorLongSide(300);
+
+    private final TestPond pond = TestPond.shared();
+
+    @Test
+    void whatIsAnalysedElsewhereIsTheSameAsHere() {
+        InkSettings settings = new InkSettings(OptionalInt.of(90), OptionalInt.empty(), Pencil.NONE);
+        byte[] file = Drawings.threeBoxes();
+        Picture picture = new LineArtReader(SMALL).read(file);
+        assertThat(pond.bean(Analyses.class).whole(file, SMALL, settings))
+                .usingRecursiveComparison()
+                .isEqualTo(LineArt.analyse(picture, settings));
+        assertThat(pond.bean(Analyses.class).glance(file, SMALL).lineArt())
+                .usingRecursiveComparison()
+                .isEqualTo(LineArt.glance(picture));
+    }
+
+    @Test
+    void settingsArriveAsTheyWere() throws IOException {
+        InkSettings settings = new InkSettings(OptionalInt.empty(), OptionalInt.of(0), Pencil.NONE);
+        ByteArrayOutputStream written = new ByteArrayOutputStream();
+        LineArt.writeSettings(settings, new DataOutputStream(written));
+        assertThat(LineArt.readSettings(new DataInputStream(new ByteArrayInputStream(written.toByteArray()))))
+                .isEqualTo(settings);
+    }
+
+    @Test
+    void aSheetWhoseAnalysisWasStoppedIsNotTriedEachTimeItIsOpened() {
+        Sheet sheet = Work.begin(pond).bringSmall(Drawings.threeBoxes());
+        Sheets sheets = mock(Sheets.class);
+        when(sheets.get(any(), any())).thenReturn(sheet);
+        Planes planes = mock(Planes.class);
+        Analyses analyses = mock(Analyses.class);
+        when(analyses.whole(any(), any(), any())).thenThrow(new UnreadableFile("It takes too long."));
+        LayerCuts cuts = mock(LayerCuts.class);
+        Sharpening sharpening = new Sharpening(sheets, cuts, planes, analyses, ImageLimits.DEFAULT);
+        sharpening.soon(sheet);
+        sharpening.finish();
+        sharpening.soon(sheet);
+        sharpening.finish();
+        verify(analyses, times(1)).whole(any(), any(), any());
+        verify(cuts, never()).sharpen(any(), any(), any());
+        sharpening.stop();
+    }
+}
