@@ -21,13 +21,22 @@ import stillpond.core.ink.Picture;
 @Component
 class Analyses {
 
-    /** A glance at line art takes a twentieth of it. */
+    /** A glance at a page of ordinary size takes a tenth of it. */
     private static final Duration GLANCE = Duration.ofSeconds(9);
 
-    /** An analysis of line art takes about a third of it. */
-    private static final Duration ANALYSIS = Duration.ofSeconds(15);
-
     private static final double SECONDS_PER_MEGAPIXEL = 0.5;
+
+    /** Who waits for an analysis; it takes a few seconds on a page of ordinary size. */
+    enum Waiting {
+        SOMEBODY(Duration.ofSeconds(15)),
+        NOBODY(Duration.ofSeconds(90));
+
+        private final Duration least;
+
+        Waiting(Duration least) {
+            this.least = least;
+        }
+    }
 
     private final PictureFiles pictureFiles;
 
@@ -44,7 +53,7 @@ class Analyses {
     }
 
     /** @throws stillpond.core.format.UnreadableFile with a message for the user */
-    LineArt whole(byte[] file, ImageLimits limits, InkSettings settings) {
+    LineArt whole(byte[] file, ImageLimits limits, InkSettings settings, Waiting waiting) {
         ByteArrayOutputStream argument = new ByteArrayOutputStream();
         try {
             LineArt.writeSettings(settings, new DataOutputStream(argument));
@@ -52,7 +61,7 @@ class Analyses {
             throw new UncheckedIOException(e);
         }
         return done(pictureFiles.work(
-                        file, limits, Whole.class, argument.toByteArray(), pixels -> within(ANALYSIS, pixels)))
+                        file, limits, Whole.class, argument.toByteArray(), pixels -> within(waiting.least, pixels)))
                 .lineArt();
     }
 

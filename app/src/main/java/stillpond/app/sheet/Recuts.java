@@ -68,6 +68,6 @@ public class Recuts {
     /** A vector drawing is drawn as large as before. */
     private LineArt analyse(byte[] file, Layer layer, InkSettings settings) {
         ImageLimits sized = limits.withVectorLongSide(Math.max(layer.widthPx(), layer.heightPx()));
-        return analyses.whole(file, sized, settings);
+        return analyses.whole(file, sized, settings, Analyses.Waiting.SOMEBODY);
     }
 }

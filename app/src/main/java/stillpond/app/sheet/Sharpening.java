@@ -74,7 +74,8 @@ public class Sharpening {
         if (!layer.isSharp()) {
             int longSide = Math.max(layer.widthPx(), layer.heightPx());
             byte[] source = planes.content(layer.source());
-            LineArt sharp = analyses.whole(source, limits.withVectorLongSide(longSide), layer.settings());
+            LineArt sharp = analyses.whole(
+                    source, limits.withVectorLongSide(longSide), layer.settings(), Analyses.Waiting.NOBODY);
             cuts.sharpen(sheet, sharp, source);
         }
         return sheets.get(project, sheetId);

@@ -36,7 +36,7 @@ class AnalysesTest {
         InkSettings settings = new InkSettings(OptionalInt.of(90), OptionalInt.empty(), Pencil.NONE);
         byte[] file = Drawings.threeBoxes();
         Picture picture = new LineArtReader(SMALL).read(file);
-        assertThat(pond.bean(Analyses.class).whole(file, SMALL, settings))
+        assertThat(pond.bean(Analyses.class).whole(file, SMALL, settings, Analyses.Waiting.NOBODY))
                 .usingRecursiveComparison()
                 .isEqualTo(LineArt.analyse(picture, settings));
         assertThat(pond.bean(Analyses.class).glance(file, SMALL).lineArt())
@@ -60,14 +60,14 @@ class AnalysesTest {
         when(sheets.get(any(), any())).thenReturn(sheet);
         Planes planes = mock(Planes.class);
         Analyses analyses = mock(Analyses.class);
-        when(analyses.whole(any(), any(), any())).thenThrow(new UnreadableFile("It takes too long."));
+        when(analyses.whole(any(), any(), any(), any())).thenThrow(new UnreadableFile("It takes too long."));
         LayerCuts cuts = mock(LayerCuts.class);
         Sharpening sharpening = new Sharpening(sheets, cuts, planes, analyses, ImageLimits.DEFAULT);
         sharpening.soon(sheet);
         sharpening.finish();
         sharpening.soon(sheet);
         sharpening.finish();
-        verify(analyses, times(1)).whole(any(), any(), any());
+        verify(analyses, times(1)).whole(any(), any(), any(), any());
         verify(cuts, never()).sharpen(any(), any(), any());
         sharpening.stop();
     }
