@@ -2,6 +2,7 @@ package stillpond.bench.drill;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 import stillpond.bench.ServedDatabase;
 import stillpond.bench.ServedProcess;
 
@@ -19,7 +20,8 @@ final class Drill {
 
     private Drill() {}
 
-    /** @param args the parts to do: {@code server}, {@code database}, {@code files}, {@code strangers}, {@code abuse}; none: all */
+    /** @param args the parts to do: {@code server}, {@code database}, {@code files}, {@code strangers}, {@code abuse}; none: all;
+     *     with a number after a sign of equality so many kills, files or seconds */
     public static void main(String[] args) throws Exception {
         List<String> parts =
                 args.length == 0 ? List.of("strangers", "abuse", "files", "server", "database") : List.of(args);
@@ -32,18 +34,21 @@ final class Drill {
         }
     }
 
-    private static Object run(String part, ServedProcess pond) throws Exception {
+    private static Object run(String asked, ServedProcess pond) throws Exception {
+        String[] parts = asked.split("=");
+        String part = parts[0];
+        IntUnaryOperator count = usual -> parts.length > 1 ? Integer.parseInt(parts[1]) : usual;
         return switch (part) {
             case "server" ->
-                new KillDrill(pond, KILLS_OF_SERVER, () -> {
+                new KillDrill(pond, count.applyAsInt(KILLS_OF_SERVER), () -> {
                             pond.kill();
                             pond.start();
                         })
                         .run();
-            case "database" -> new KillDrill(pond, KILLS_OF_DATABASE, Drill::killDatabase).run();
-            case "files" -> new FileDrill(pond, true, FILES).run();
+            case "database" -> new KillDrill(pond, count.applyAsInt(KILLS_OF_DATABASE), Drill::killDatabase).run();
+            case "files" -> new FileDrill(pond, true, count.applyAsInt(FILES)).run();
             case "strangers" -> new StrangerDrill(pond).run();
-            case "abuse" -> new AbuseDrill(pond, SECONDS_OF_ABUSE, ABUSERS).run();
+            case "abuse" -> new AbuseDrill(pond, count.applyAsInt(SECONDS_OF_ABUSE), ABUSERS).run();
             default -> throw new IllegalArgumentException("There is no part '" + part + "' of the drill.");
         };
     }
