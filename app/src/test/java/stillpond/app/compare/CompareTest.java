@@ -114,7 +114,9 @@ class CompareTest {
                 .contains("is no blend mode");
         assertThat(visitor.get(small + "light=" + UUID.randomUUID()).body())
                 .contains("This light is not there any more.");
-        assertThat(visitor.get(small + "at=yesterday").statusCode()).isEqualTo(404);
+        assertThat(visitor.get(small + "at=yesterday").statusCode()).isEqualTo(400);
+        assertThat(visitor.get(small + "at=%2B999999999-01-01T00:00:00Z").body())
+                .contains("'at' is not what is wanted");
     }
 
     private static int rgb(BufferedImage picture, int x) {
