@@ -90,7 +90,8 @@ class ForeignIdsTest {
         String before = allOf(their);
 
         List<String> reached = new ArrayList<>();
-        for (Address address : Address.inProjects(pond)) {
+        for (Address address :
+                Address.inProjects(pond).stream().filter(Address::ends).toList()) {
             for (String place : places(address)) {
                 send(address, place, owns, theirs).forEach(reached::add);
             }

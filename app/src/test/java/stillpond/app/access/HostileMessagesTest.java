@@ -79,7 +79,7 @@ class HostileMessagesTest {
 
     @Test
     void noMessageMakesTheServerFail() {
-        Address.inProjects(pond).forEach(this::send);
+        Address.inProjects(pond).stream().filter(Address::ends).forEach(this::send);
         assertThat(answers).hasSizeGreaterThan(500);
         assertThat(answers.entrySet().stream().filter(each -> each.getValue() >= 500))
                 .isEmpty();

@@ -5,9 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
-import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Address;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
@@ -24,15 +23,11 @@ class MembershipTest {
     void toAStrangerNothingInAProjectExists() {
         Work stranger = Work.begin(pond);
         Visitor visitor = Visitor.signedIn(pond, stranger.person());
-        RequestMappingHandlerMapping mappings =
-                pond.bean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
-        List<RequestMappingInfo> inProjects = mappings.getHandlerMethods().keySet().stream()
-                .filter(mapping -> mapping.getPatternValues().stream().anyMatch(p -> p.contains("{project}")))
-                .toList();
-        assertThat(inProjects).hasSizeGreaterThan(8);
-        for (RequestMappingInfo mapping : inProjects) {
-            String path = pathOf(mapping);
-            int status = mapping.getMethodsCondition().getMethods().toString().contains("POST")
+        List<Address> inProjects = Address.inProjects(pond);
+        assertThat(inProjects).hasSizeGreaterThan(50);
+        for (Address address : inProjects) {
+            String path = named(address.path());
+            int status = address.isPost()
                     ? visitor.post(path, "[]").statusCode()
                     : visitor.get(path).statusCode();
             assertThat(status).as(path).isEqualTo(404);
@@ -96,11 +91,8 @@ class MembershipTest {
         assertThat(policy).contains("default-src 'none'", "script-src 'self'").doesNotContain("unsafe");
     }
 
-    private String pathOf(RequestMappingInfo mapping) {
-        return mapping.getPatternValues()
-                .iterator()
-                .next()
-                .replace("{project}", work.project().toString())
+    private String named(String path) {
+        return path.replace("{project}", work.project().toString())
                 .replace("{sheet}", sheet.id().toString())
                 .replace("{scene}", work.scene().toString())
                 .replaceAll("\\{\\w+}", UUID.randomUUID().toString());

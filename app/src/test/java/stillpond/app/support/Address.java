@@ -24,17 +24,21 @@ public record Address(String path, boolean isPost, Optional<Type> body, List<Ask
     /** A field of a form or a query. */
     public record Asked(String name, Type type) {}
 
-    /** Every address below a project that answers and ends, also those that will be added later; those that remove something last. */
+    /** Every address below a project, also those that will be added later; those that remove something last. */
     public static List<Address> inProjects(TestPond pond) {
         RequestMappingHandlerMapping mappings =
                 pond.bean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
         return mappings.getHandlerMethods().entrySet().stream()
                 .map(each -> of(each.getKey(), each.getValue()))
                 .filter(address -> address.path.startsWith("/projects/{project}"))
-                .filter(address -> !address.path.endsWith("/live"))
                 .sorted(Comparator.comparing((Address address) -> address.path.contains("remove"))
                         .thenComparing(Address::path))
                 .toList();
+    }
+
+    /** Whether it is answered and done with; a live line is not. */
+    public boolean ends() {
+        return !path.endsWith("/live");
     }
 
     private static Address of(RequestMappingInfo mapping, HandlerMethod handler) {
