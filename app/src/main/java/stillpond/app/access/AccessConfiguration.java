@@ -165,7 +165,14 @@ class AccessConfiguration {
 
     /** To somebody who is not a member a project does not exist. */
     private static AccessDeniedHandler notFoundForStrangers() {
-        return (request, response, denied) -> response.sendError(
-                denied instanceof CsrfException ? HttpServletResponse.SC_FORBIDDEN : HttpServletResponse.SC_NOT_FOUND);
+        return (request, response, denied) -> {
+            // A browser may keep a 404, and go on seeing it when membership has begun.
+            response.setHeader(
+                    HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
+            response.sendError(
+                    denied instanceof CsrfException
+                            ? HttpServletResponse.SC_FORBIDDEN
+                            : HttpServletResponse.SC_NOT_FOUND);
+        };
     }
 }

@@ -160,7 +160,10 @@ public class PictureFiles {
         }
     }
 
-    /** From the packed application the class is found through its own launcher. */
+    /**
+     * From the packed application the class is found through its own launcher. Who brings a file waits for it anyway; whoever lays a fill
+     * meanwhile goes first, so the process is nice.
+     */
     private static ProcessBuilder command(ReadingSettings settings) {
         String java = ProcessHandle.current().info().command().orElse("java");
         String classPath = ManagementFactory.getRuntimeMXBean().getClassPath();
@@ -168,6 +171,7 @@ public class PictureFiles {
         String launcher = "org.springframework.boot.loader.launch.PropertiesLauncher";
         boolean isPacked = ClassLoader.getSystemResource(launcher.replace('.', '/') + ".class") != null;
         return new ProcessBuilder(
+                "nice",
                 java,
                 "-Xmx" + settings.memory().toMegabytes() + "m",
                 "-XX:+UseSerialGC",

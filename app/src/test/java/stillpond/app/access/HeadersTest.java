@@ -53,6 +53,14 @@ class HeadersTest {
     }
 
     @Test
+    void thatAProjectIsNotThereIsNotKeptByABrowserWhoseUserIsInvitedLater() {
+        var refusal = visitor.get("/projects/" + Work.begin(pond).project());
+
+        assertThat(refusal.statusCode()).isEqualTo(404);
+        assertThat(refusal.headers().firstValue("Cache-Control")).contains("no-store");
+    }
+
+    @Test
     void noPageMayAskForCameraOrPlace() {
         assertThat(header("/", "Permissions-Policy")).contains("camera=()", "geolocation=()", "usb=()");
     }
