@@ -167,8 +167,7 @@ class AccessConfiguration {
     private static AccessDeniedHandler notFoundForStrangers() {
         return (request, response, denied) -> {
             // A browser may keep a 404, and go on seeing it when membership has begun.
-            response.setHeader(
-                    HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
+            response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
             response.sendError(
                     denied instanceof CsrfException
                             ? HttpServletResponse.SC_FORBIDDEN
