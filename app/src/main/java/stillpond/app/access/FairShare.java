@@ -30,7 +30,7 @@ class FairShare extends OncePerRequestFilter {
     /** What a browser asks for at once. */
     static final int AT_ONCE = 6;
 
-    /** Each takes a core or more for a while, or reads the state of whole sheets; the others shall find one. */
+    /** Each takes a core or more for a while, or reads whole sheets; the others shall find one. */
     static final int COSTLY_AT_ONCE = Math.max(1, Runtime.getRuntime().availableProcessors() / 2);
 
     /** Of those who are not signed in, of whom many may come from one address. */
@@ -39,7 +39,7 @@ class FairShare extends OncePerRequestFilter {
     static final int MOST_WAITING = 24;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
     private static final Pattern COSTLY =
-            Pattern.compile(".*/(ink|carry|carry/sure|check|compare|desk|enclosed|export/[^/]+)$");
+            Pattern.compile(".*/(ink|carry|carry/sure|check|compare|enclosed|export/[^/]+)$");
     private static final String LIVE = "/live";
 
     /** A problem detail (RFC 9457). */
