@@ -95,11 +95,11 @@ async function open(): Promise<void> {
     }
   });
   const overlay = new Overlay(byId("overlay"), view);
-  const gathering = new Gathering(path, regions, fills, work, hand, view, overlay);
+  const gathering = new Gathering(regions, fills, work, hand, view, overlay);
   new Ramp(gathering, hand, fills, work, mixing);
-  const adjusting = new Adjusting(path.split("/")[2]!, fills, work, gathering, mixing);
+  const adjusting = new Adjusting(fills, work, gathering, mixing);
   const kinds = new Kinds(path.split("/")[2]!, regions, fills, work, hand, view, gathering, overlay, motifs);
-  byId("tool-ground").addEventListener("click", () => void gathering.ground());
+  byId("tool-ground").addEventListener("click", () => gathering.ground());
   const look = new Look(view, fills, regions);
   const lookOnly = () => SMALL_SCREEN.matches;
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
@@ -117,7 +117,7 @@ async function open(): Promise<void> {
   const column = new Column({ gaps: drawer, carry, ledger, check });
   new ReachSlider(regions, work);
   const pockets = new Pockets(regions, fills, work, hand);
-  const leak = new Leak(path, regions, work, overlay, view, (cell) => hand.layOn(cell, hand.present.get()));
+  const leak = new Leak(regions, work, overlay, view, (cell) => hand.layOn(cell, hand.present.get()));
   const small = new SmallPicture(
     [byId<HTMLCanvasElement>("present-picture"), byId<HTMLCanvasElement>("map-picture")],
     fills,
@@ -138,7 +138,7 @@ async function open(): Promise<void> {
     x: () => void mixing.open(),
     "shift x": () => (kinds.isOpen ? kinds.close() : kinds.openHere()),
     f: () => hand.takeTool(hand.gathering.get() ? "fill" : "gather"),
-    r: () => void gathering.ground(),
+    r: () => gathering.ground(),
     m: () => lights.next(),
     "shift m": () => look.nextSurround(),
     h: () => column.toggle("ledger"),

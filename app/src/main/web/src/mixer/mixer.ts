@@ -1,5 +1,6 @@
+import { Colours } from "rules";
 import { el, chip } from "./build";
-import { ofPolar, polar, readColour, type Polar } from "./models";
+import { nudged, NUDGES, polar, related, shown, type Polar } from "./models";
 import { describe, type CardState, type Edit, type PaletteCalls, type SwatchState } from "./palette-calls";
 import { Inks } from "./inks";
 import { Pool } from "./pool";
@@ -7,11 +8,8 @@ import { propose } from "./proposing";
 import { Reference } from "./reference";
 import { beforeAndAfter } from "./sheet-pictures";
 import { Sliders } from "./sliders";
-import { difference, mixed, NUDGES, nudged, ramp, related, webSafe } from "./steps";
 
 const SETTLE_MS = 160;
-/** Colours nearer than this are hard to tell apart. */
-const NEAR = 2.3;
 
 /** What the mixer works on, and whom it tells. */
 export interface Target {
@@ -135,7 +133,7 @@ export class Mixer {
           this.text,
           act(
             "web",
-            () => this.takeHex(webSafe(this.hex)),
+            () => this.takeHex(Colours.webSafe(this.hex)),
             "The nearest of the 216 colours that all browsers had",
           ),
           act("print", () => void this.takePrintable(), "The nearest colour that comes out in print"),
@@ -246,7 +244,7 @@ export class Mixer {
 
   private take(colour: Polar): void {
     this.colour = colour;
-    this.hex = ofPolar(colour).hex;
+    this.hex = shown(colour).hex;
     this.showColour(true);
   }
 
@@ -274,7 +272,7 @@ export class Mixer {
   }
 
   private onText(): void {
-    const hex = readColour(this.text.value);
+    const hex = Colours.read(this.text.value);
     if (hex) {
       this.takeHex(hex);
     } else {
@@ -283,11 +281,11 @@ export class Mixer {
   }
 
   private mix(share: number): void {
-    this.takeHex(mixed(this.hex, this.other.value, share));
+    this.takeHex(Colours.mixed(this.hex, this.other.value, share));
   }
 
   private showMix(): void {
-    const between = this.other.value ? ramp(this.hex, this.other.value, 6).slice(1, 5) : [];
+    const between = this.other.value ? Colours.ramp(this.hex, this.other.value, 6).slice(1, 5) : [];
     this.steps.replaceChildren(
       ...between.map((hex, i) => chip(hex, `Step ${i + 1} of 4 between`, () => this.takeHex(hex))),
     );
@@ -296,21 +294,22 @@ export class Mixer {
   /** Says which colour of the cards is so near that it may as well be taken. */
   private showNear(): void {
     const { cards, swatch } = this.target!;
-    const nearest = cards
-      .flatMap((card) => card.swatches)
-      .filter((each) => each.id !== swatch?.id)
-      .map((each) => ({ each, away: difference(each.colour, this.hex) }))
-      .sort((a, b) => a.away - b.away)[0];
+    const others = cards.flatMap((card) => card.swatches).filter((each) => each.id !== swatch?.id);
     this.near.replaceChildren();
+    const nearest = Colours.nearest(
+      this.hex,
+      others.map((each) => each.colour),
+    );
     if (nearest) {
-      const { each, away } = nearest;
+      const { difference: away, isHardToTell } = nearest;
+      const each = others[nearest.index]!;
       this.near.append(`${away.toFixed(1)} from ${each.name} `);
       if (away > 0) {
         this.near.append(
           el(
             "button",
             { type: "button", className: "mixer-link", click: () => this.takeHex(each.colour) },
-            away < NEAR ? "hard to tell apart: use that one" : "use that one instead",
+            isHardToTell ? "hard to tell apart: use that one" : "use that one instead",
           ),
         );
       }

@@ -1,5 +1,5 @@
 import { el } from "./build";
-import { ofPolar, type Polar } from "./models";
+import { shown, type Polar } from "./models";
 
 const MOST_CHROMA = 0.32;
 const WIDTH = 232;
@@ -98,7 +98,7 @@ export class Pool {
     context.clearRect(0, 0, WIDTH, HEIGHT);
     for (let y = 0; y < HEIGHT; y += block) {
       for (let x = 0; x < WIDTH; x += block) {
-        const { hex, wasOutside } = ofPolar({
+        const { hex, wasOutside } = shown({
           l: 1 - (y + block / 2) / HEIGHT,
           c: (MOST_CHROMA * (x + block / 2)) / WIDTH,
           h: this.drawnHue,

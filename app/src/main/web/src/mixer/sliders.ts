@@ -1,5 +1,6 @@
+import { Colours, type Channel } from "rules";
 import { el } from "./build";
-import { hexOf, MODELS, numbersOf, type Model, type Polar } from "./models";
+import { MODELS, type Model, type Polar } from "./models";
 
 const KEPT_MODEL = "pond/model";
 
@@ -24,47 +25,48 @@ export class Sliders {
 
   show(hex: string): void {
     this.hex = hex;
-    const numbers = numbersOf(this.model, hex);
+    const numbers = Colours.numbers(this.model.id, hex);
+    const channels = Colours.channels(this.model.id);
     if (this.element.dataset["model"] !== this.model.id) {
       this.element.dataset["model"] = this.model.id;
-      this.element.replaceChildren(...this.model.channels.map((_, i) => this.row(i)));
+      this.element.replaceChildren(...channels.map((channel, i) => this.row(channel, i)));
     }
     [...this.element.children].forEach((row, i) => {
       for (const input of row.querySelectorAll("input")) {
         if (input !== document.activeElement) {
-          input.value = numbers[i]!.toFixed(this.model.channels[i]!.step < 1 ? 1 : 0);
+          input.value = numbers[i]!.toFixed(channels[i]!.step < 1 ? 1 : 0);
         }
       }
     });
   }
 
-  private row(i: number): HTMLElement {
-    const channel = this.model.channels[i]!;
+  private row(channel: Channel, i: number): HTMLElement {
+    const label = this.model.channels[i]!;
     const range = { min: channel.min, max: channel.max, step: channel.step };
     const changed = (event: Event) => this.change(i, Number((event.target as HTMLInputElement).value));
     return el(
       "label",
       { className: "mixer-slider" },
-      el("span", {}, channel.label),
-      el("input", { type: "range", ...range, input: changed, "aria-label": channel.label }),
+      el("span", {}, label),
+      el("input", { type: "range", ...range, input: changed, "aria-label": label }),
       el("input", {
         type: "number",
         ...range,
         change: changed,
-        "aria-label": `${channel.label}${channel.unit && `, ${channel.unit}`}`,
+        "aria-label": `${label}${channel.unit && `, ${channel.unit}`}`,
       }),
       el("span", { className: "quiet" }, channel.unit),
     );
   }
 
   private change(i: number, value: number): void {
-    const numbers = numbersOf(this.model, this.hex);
+    const numbers = Colours.numbers(this.model.id, this.hex);
     numbers[i] = value;
     if (this.model.id === "oklch") {
-      const [l, c, h] = numbers as [number, number, number];
+      const [l, c, h] = numbers as unknown as [number, number, number];
       this.take({ l: l / 100, c: c / 100, h });
     } else {
-      this.takeHex(hexOf(this.model, numbers).hex);
+      this.takeHex(Colours.ofNumbers(this.model.id, numbers).hex);
     }
   }
 

@@ -19,6 +19,7 @@ class PackageDirectionTest {
             "ink",
             "cell",
             "gap",
+            "region",
             "palette",
             "exchange",
             "fill",

@@ -22,7 +22,6 @@ import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
-import stillpond.core.colour.Adjustment;
 import stillpond.core.colour.Cmyk;
 import stillpond.core.colour.ColourNames;
 import stillpond.core.colour.PrintCondition;
@@ -152,31 +151,6 @@ class PaletteCalls {
                 condition.map(each -> each.printable(srgb).hex()).orElse(null),
                 condition.map(each -> each.isPrintable(srgb)).orElse(true),
                 condition.map(each -> each.inks(srgb)).orElse(null));
-    }
-
-    /** @param only null: all hues */
-    record AdjustMessage(
-            double lightness,
-            double chroma,
-            double hue,
-            Adjustment.HueRange only,
-            boolean sparesSkin,
-            boolean sparesNeutrals,
-            @NotNull @Size(max = 5000) List<String> colours) {
-        Adjustment asAdjustment() {
-            return new Adjustment(lightness, chroma, hue, Optional.ofNullable(only), sparesSkin, sparesNeutrals);
-        }
-    }
-
-    /** What colours become under one adjustment, in their order; nothing is changed. */
-    @PostMapping("/adjusted")
-    List<String> adjusted(@PathVariable UUID project, @RequestBody @Valid AdjustMessage message) {
-        Adjustment adjustment = message.asAdjustment();
-        return message.colours().stream()
-                .map(Srgb::ofHex)
-                .map(adjustment::of)
-                .map(Srgb::hex)
-                .toList();
     }
 
     @GetMapping("/used")

@@ -10,12 +10,10 @@ import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
@@ -97,11 +95,5 @@ class DamController {
         if (line.size() < 2 || line.size() > MOST_POINTS) {
             throw new IllegalArgumentException("A line has 2 to " + MOST_POINTS + " points, not " + line.size() + ".");
         }
-    }
-
-    @GetMapping("/leak")
-    List<Integer> leak(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam int from, @RequestParam int to) {
-        return dams.leak(project, sheet, from, to);
     }
 }

@@ -21,12 +21,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.ChangeRequest;
-import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.UnfitChange;
-import stillpond.core.gap.Figure;
 
 /** The calls of the desk. */
 @RestController
@@ -63,22 +61,6 @@ class DeskCalls {
     @GetMapping("/sharp")
     boolean isSharp(@PathVariable UUID project, @PathVariable UUID sheet) {
         return sheets.get(project, sheet).frontLayer().isSharp();
-    }
-
-    /** All that lies inside an outline made of cells. */
-    @PostMapping("/enclosed")
-    List<Integer> enclosed(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody List<Integer> outline) {
-        Layer layer = sheets.get(project, sheet).frontLayer();
-        if (!layer.hasCells(outline)) {
-            throw new IllegalArgumentException("The line art has no such regions any more.");
-        }
-        return sheets.enclosed(layer, outline);
-    }
-
-    /** The largest figure first. */
-    @GetMapping("/figures")
-    List<Figure> figures(@PathVariable UUID project, @PathVariable UUID sheet) {
-        return sheets.figures(sheets.get(project, sheet).frontLayer());
     }
 
     /**

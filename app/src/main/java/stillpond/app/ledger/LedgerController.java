@@ -17,7 +17,7 @@ import stillpond.app.palette.CardView.SwatchView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.WornSwatches;
-import stillpond.core.colour.Oklch;
+import stillpond.core.ledger.ColourOrder;
 import stillpond.core.ledger.NearTwins;
 
 /** The ledger of a project: every colour in use, and those that are hard to tell apart. */
@@ -46,26 +46,21 @@ class LedgerController {
         public long regions() {
             return places.stream().mapToLong(Place::regions).sum();
         }
+
+        ColourOrder.Row forOrder(int placeOfCard) {
+            return new ColourOrder.Row(swatch.name(), placeOfCard, swatch.colour(), share, regions());
+        }
     }
 
     /** Two colours that are hard to tell apart. @param difference CIEDE2000 */
     public record Twins(Row first, Row second, double difference) {}
-
-    /** What the rows are sorted by. */
-    enum Order {
-        CARD,
-        HUE,
-        LIGHTNESS,
-        AREA,
-        COUNT
-    }
 
     /** @param scene only what this scene wears; left out: the whole project */
     @GetMapping("/projects/{project}/ledger")
     String ledger(
             @PathVariable UUID project,
             @RequestParam Optional<UUID> scene,
-            @RequestParam(defaultValue = "COUNT") Order order,
+            @RequestParam(defaultValue = "COUNT") ColourOrder order,
             @RequestParam(defaultValue = "2.3") double threshold,
             Model model) {
         if (!(threshold > 0 && threshold <= 20)) {
@@ -110,20 +105,11 @@ class LedgerController {
                 .toList();
     }
 
-    /** By card: as the cards lie. */
-    private static List<Row> sorted(List<Row> rows, Order order) {
-        Comparator<Row> by = switch (order) {
-            case CARD -> Comparator.comparing(row -> 0);
-            case HUE ->
-                Comparator.comparingDouble(
-                        row -> Oklch.of(row.swatch().colour()).hue());
-            case LIGHTNESS ->
-                Comparator.comparingDouble(
-                        row -> -Oklch.of(row.swatch().colour()).lightness());
-            case AREA -> Comparator.comparingDouble(row -> -row.share());
-            case COUNT -> Comparator.comparingLong(row -> -row.regions());
-        };
-        return rows.stream().sorted(by).toList();
+    private static List<Row> sorted(List<Row> rows, ColourOrder order) {
+        List<UUID> cards = rows.stream().map(Row::cardId).distinct().toList();
+        return rows.stream()
+                .sorted(Comparator.comparing(row -> row.forOrder(cards.indexOf(row.cardId())), order.comparator()))
+                .toList();
     }
 
     private static List<Twins> twins(List<Row> rows, double threshold) {

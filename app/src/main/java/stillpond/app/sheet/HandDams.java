@@ -6,9 +6,7 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
 import stillpond.core.format.DamPatchCodec;
-import stillpond.core.gap.Dams;
 import stillpond.core.gap.HandDam;
-import stillpond.core.gap.LeakTrace;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Point;
 
@@ -82,17 +80,5 @@ public class HandDams {
         seen.accept(new Cut(layer, DamPatchCodec.encode(open.openings().openings(), parted)));
         OpenLayers.OpenLayer cut = new OpenLayers.OpenLayer(parted.openings(), open.ink());
         openLayers.keep(cuts.split(sheet, author, layer, parted, open.ink()), cut);
-    }
-
-    /** The openings, by index, through which a fill would run from one cell to another, in the order of the way; none if it would not get there. */
-    public List<Integer> leak(UUID project, UUID sheetId, int from, int to) {
-        Layer layer = sheets.get(project, sheetId).frontLayer();
-        Openings openings = dams.openings(layer);
-        Dams now = dams.of(layer);
-        int cells = openings.cells().cells().size();
-        if (from < 0 || to < 0 || from >= cells || to >= cells) {
-            throw new IllegalArgumentException("The line art has no such region.");
-        }
-        return LeakTrace.between(openings, now, from, to);
     }
 }

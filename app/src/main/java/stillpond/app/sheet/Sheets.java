@@ -11,15 +11,12 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
-import stillpond.core.cell.Enclosed;
 import stillpond.core.check.Finding;
 import stillpond.core.check.SheetCheck;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.gap.Dams;
-import stillpond.core.gap.Figure;
-import stillpond.core.gap.Figures;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Palette;
@@ -147,19 +144,6 @@ public class Sheets {
     @Transactional(readOnly = true)
     public Regions regions(Layer layer) {
         return Regions.of(layerDams.openings(layer), layerDams.of(layer));
-    }
-
-    /** The figures on a layer, as its outside is bounded now; the largest first. */
-    @Transactional(readOnly = true)
-    public List<Figure> figures(Layer layer) {
-        Openings openings = layerDams.openings(layer);
-        return Figures.of(openings.cells(), Regions.of(openings, layerDams.of(layer)));
-    }
-
-    /** The cells inside an outline made of cells. */
-    @Transactional(readOnly = true)
-    public List<Integer> enclosed(Layer layer, List<Integer> outline) {
-        return Enclosed.by(layerDams.openings(layer).cells(), outline);
     }
 
     /** What is wrong or suspicious on a layer. */

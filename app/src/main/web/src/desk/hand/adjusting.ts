@@ -1,5 +1,5 @@
+import { Colours } from "rules";
 import { byId, all } from "../../shared/dom";
-import { call } from "../../shared/http";
 import type { Edit } from "../../mixer/palette-calls";
 import type { Fills } from "../model/fills";
 import { swatchesOf, wearing } from "../model/made";
@@ -8,9 +8,7 @@ import type { Work } from "../model/work";
 import type { Mixing } from "../shore/mixing";
 import type { Gathering } from "./gathering";
 
-/** The sliders count even steps of what is seen. */
-const LIGHTNESS_STEP = 0.02;
-const CHROMA_STEP = 0.01;
+const SOFT_DEGREES = 20;
 
 /** Shifts the colours of all that is gathered: seen on the sheet while it is set, then taken once here, or everywhere the swatches are. */
 export class Adjusting {
@@ -19,17 +17,15 @@ export class Adjusting {
   private cells: number[] = [];
   /** By swatch, what it would become. */
   private adjusted = new Map<Fill, string>();
-  private asked = 0;
 
   constructor(
-    private readonly project: string,
     private readonly fills: Fills,
     private readonly work: Work,
     private readonly gathering: Gathering,
     private readonly mixing: Mixing,
   ) {
     byId("gather-adjust").addEventListener("click", () => this.open());
-    this.inputs.forEach((input) => input.addEventListener("input", () => void this.look()));
+    this.inputs.forEach((input) => input.addEventListener("input", () => this.look()));
     byId("adjust-tied").addEventListener("click", () => void this.takeHere());
     byId("adjust-everywhere").addEventListener("click", () => void this.takeEverywhere());
     byId("adjust-close").addEventListener("click", () => this.close());
@@ -51,7 +47,7 @@ export class Adjusting {
       input.checked = input.defaultChecked;
     });
     this.inputs[0]!.focus();
-    void this.look();
+    this.look();
   }
 
   close(): void {
@@ -71,31 +67,26 @@ export class Adjusting {
     return byId<HTMLInputElement>(`adjust-${name}`).checked;
   }
 
-  /** Asks what the colours become; an answer that was overtaken is dropped. */
-  private async look(): Promise<void> {
-    const asked = ++this.asked;
+  /** Works out what the colours become. */
+  private look(): void {
     const swatches = [...new Set(this.cells.flatMap((cell) => swatchesOf(this.fills.of(cell))))].filter(
       (swatch) => this.fills.swatch(swatch),
     );
-    const colours = await call<string[]>(`/projects/${this.project}/palette/adjusted`, {
-      lightness: LIGHTNESS_STEP * this.number("lightness"),
-      chroma: CHROMA_STEP * this.number("chroma"),
-      hue: this.number("hue"),
-      only: this.ticked("only")
-        ? { middleDegrees: this.number("middle"), widthDegrees: this.number("width"), softDegrees: 20 }
-        : null,
-      sparesSkin: this.ticked("skin"),
-      sparesNeutrals: this.ticked("neutrals"),
-      colours: swatches.map((swatch) => this.fills.swatch(swatch)!.colour),
-    });
-    if (asked === this.asked) {
-      this.adjusted = new Map(
-        swatches
-          .map((swatch, i) => [swatch, colours[i]!] as const)
-          .filter(([swatch, colour]) => colour !== this.fills.swatch(swatch)!.colour),
-      );
-      this.show(true);
-    }
+    const colours = Colours.adjusted(
+      swatches.map((swatch) => this.fills.swatch(swatch)!.colour),
+      this.number("lightness"),
+      this.number("chroma"),
+      this.number("hue"),
+      this.ticked("only") ? [this.number("middle"), this.number("width"), SOFT_DEGREES] : [],
+      this.ticked("skin"),
+      this.ticked("neutrals"),
+    );
+    this.adjusted = new Map(
+      swatches
+        .map((swatch, i) => [swatch, colours[i]!] as const)
+        .filter(([swatch, colour]) => colour !== this.fills.swatch(swatch)!.colour),
+    );
+    this.show(true);
   }
 
   private show(after: boolean): void {

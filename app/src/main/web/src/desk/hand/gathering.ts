@@ -1,6 +1,5 @@
 import { atom } from "nanostores";
 import { byId } from "../../shared/dom";
-import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
 import type { Regions, RegionShape } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
@@ -10,15 +9,6 @@ import type { SheetView } from "../view/sheet-view";
 import type { Overlay } from "../gaps/overlay";
 import type { Drawing } from "./pointer";
 import type { Hand } from "./hand";
-
-/** Regions may differ so much in size and still count as alike. */
-const ALIKE = 1.35;
-
-/** See the class of this name in the core: the cells inside one silhouette, and regions among them that may be holes. */
-interface Figure {
-  readonly cells: number[];
-  readonly holes: number[][];
-}
 
 /** Gathers regions, by click, sweep, fill or figure, and then does one thing to all of them as one change. */
 export class Gathering implements Drawing {
@@ -31,7 +21,6 @@ export class Gathering implements Drawing {
   private holes: number[][] = [];
 
   constructor(
-    private readonly path: string,
     private readonly regions: Regions,
     private readonly fills: Fills,
     private readonly work: Work,
@@ -43,7 +32,7 @@ export class Gathering implements Drawing {
     const acts: Record<string, () => void> = {
       fill: () => this.lay(hand.present.get()),
       empty: () => this.layOnEmpty(hand.present.get()),
-      inside: () => void this.inside(),
+      inside: () => this.inside(),
       holes: () => this.leaveOutHoles(),
       clear: () => this.lay(NO_FILL),
       invert: () => this.invert(),
@@ -107,7 +96,7 @@ export class Gathering implements Drawing {
     this.move(screen);
     this.taking = undefined;
     if (this.lasso.length > 0) {
-      this.takeInside(this.lasso);
+      this.gather(this.regions.inside(this.lasso), true);
       this.endLasso();
     }
   }
@@ -122,22 +111,10 @@ export class Gathering implements Drawing {
     this.overlay.draw([]);
   }
 
-  /** Takes every region whose deepest place lies inside a way drawn around it. */
-  private takeInside(way: readonly Point[]): void {
-    const next = new Set(this.cells);
-    for (let region = 0; region < this.regions.count; region++) {
-      const { deepestX, deepestY, cells } = this.regions.shape(region);
-      if (isInside({ x: deepestX + 0.5, y: deepestY + 0.5 }, way)) {
-        cells.forEach((cell) => next.add(cell));
-      }
-    }
-    this.set(next);
-  }
-
   /** Takes all that lies inside what is gathered, taken as an outline. */
-  private async inside(): Promise<void> {
-    const inside = await call<number[]>(`${this.path}/enclosed`, [...this.cells]);
-    this.set(new Set([...this.cells, ...inside]));
+  private inside(): void {
+    const inside = this.regions.enclosed(this.gathered);
+    this.gather(inside, true);
     this.hand.said.set(
       inside.length === 0 ? "Nothing lies inside these regions" : `${this.count.get()} regions gathered`,
     );
@@ -150,20 +127,22 @@ export class Gathering implements Drawing {
 
   /**
    * Gathers what has no fill yet inside the figure pointed at, or inside every figure; where there is none, whatever has no fill yet. What is outside is
-   * told by the server, through reach and dams.
+   * told through reach and dams.
    */
-  async ground(): Promise<void> {
-    const figures = await call<Figure[]>(`${this.path}/figures`);
+  ground(): void {
+    const figures = this.regions.figures();
     const here = this.hand.cell.get();
     const own = figures.find((figure) => here !== undefined && figure.cells.includes(here));
     const meant = own ? [own] : figures;
-    const inside = meant.flatMap((figure) => figure.cells);
+    const inside = meant.flatMap((figure) => [...figure.cells]);
     const empty = (inside.length > 0 ? inside : this.allCells()).filter(
       (cell) => this.fills.of(cell) === NO_FILL,
     );
     this.set(new Set(empty));
     this.offerHoles(
-      meant.flatMap((figure) => figure.holes).filter((hole) => hole.some((cell) => empty.includes(cell))),
+      meant
+        .flatMap((figure) => figure.holes.map((hole) => [...hole]))
+        .filter((hole) => hole.some((cell) => empty.includes(cell))),
     );
     this.hand.said.set(
       empty.length === 0
@@ -247,17 +226,7 @@ export class Gathering implements Drawing {
 
   /** Adds regions about as large and as long as one of those gathered, that wear the same. */
   private alike(): void {
-    const models = this.regionsOf(this.cells).map((region) => this.regions.shape(region));
-    const near = (a: number, b: number) => Math.max(a, b) <= ALIKE * Math.max(1, Math.min(a, b));
-    const next = new Set(this.cells);
-    for (let region = 0; region < this.regions.count; region++) {
-      const shape = this.regions.shape(region);
-      const side = (each: { width: number; height: number }) => Math.max(each.width, each.height);
-      if (models.some((model) => near(model.area, shape.area) && near(side(model), side(shape)))) {
-        shape.cells.forEach((cell) => next.add(cell));
-      }
-    }
-    this.set(next);
+    this.gather(this.regions.alike(this.gathered), true);
   }
 
   private set(cells: Set<number>): void {
@@ -273,14 +242,4 @@ export class Gathering implements Drawing {
   private allCells(): number[] {
     return Array.from({ length: this.fills.cellCount }, (_, cell) => cell);
   }
-}
-
-/** Whether a way drawn goes around a place: a ray to the right crosses it an odd number of times. */
-function isInside({ x, y }: Point, way: readonly Point[]): boolean {
-  return way.reduce((inside, from, i) => {
-    const to = way[(i + 1) % way.length]!;
-    const crosses =
-      from.y > y !== to.y > y && x < from.x + ((y - from.y) / (to.y - from.y)) * (to.x - from.x);
-    return inside !== crosses;
-  }, false);
 }

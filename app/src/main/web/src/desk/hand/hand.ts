@@ -1,11 +1,10 @@
 import { atom } from "nanostores";
 import type { Fills } from "../model/fills";
-import type { Regions } from "../model/regions";
+import type { Direction, Regions } from "../model/regions";
 import { NO_FILL, type Fill, type MadeChange } from "../model/state";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
-import { nextEmpty, towards, type Direction } from "./walk";
 
 /** What the hand holds and points at, and what it does to the sheet; pointer and keys both act through it. */
 export class Hand {
@@ -233,7 +232,7 @@ export class Hand {
   walk(direction: Direction): void {
     const here = this.cell.get();
     const from = this.regions.of(here ?? this.firstInSight());
-    const to = here === undefined ? from : towards(this.regions, from, direction);
+    const to = here === undefined ? from : this.regions.towards(from, direction);
     this.view.reveal(this.goTo(to));
   }
 
@@ -241,7 +240,7 @@ export class Hand {
   walkToEmpty(): boolean {
     const here = this.cell.get();
     const from = here === undefined ? undefined : this.regions.of(here);
-    const to = nextEmpty(this.regions, from, (cell) => this.fills.of(cell) === NO_FILL);
+    const to = this.regions.nextEmpty(from, this.fills.numbers());
     if (to === undefined) {
       this.said.set("Every region is filled");
       return false;
@@ -259,10 +258,9 @@ export class Hand {
   /** Points at the deepest place of a region, and returns it. */
   private goTo(region: number): Point {
     const shape = this.regions.shape(region);
-    const at = { x: shape.deepestX, y: shape.deepestY };
-    this.cell.set(this.regions.map.plane.numbers[at.y * this.regions.map.plane.width + at.x]);
+    this.cell.set(shape.deepestCell);
     this.said.set(this.describe(region));
-    return at;
+    return { x: shape.deepestX, y: shape.deepestY };
   }
 
   /** Takes back what is no change of this sheet, if that was done last; returns whether it was. */

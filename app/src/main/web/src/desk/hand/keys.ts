@@ -1,13 +1,13 @@
 import type { SheetView } from "../view/sheet-view";
 import type { Hand } from "./hand";
-import type { Direction } from "./walk";
+import type { Direction } from "../model/regions";
 
 const ZOOM_STEP = 1.25;
 const ARROWS: Record<string, Direction> = {
-  ArrowLeft: "left",
-  ArrowRight: "right",
-  ArrowUp: "up",
-  ArrowDown: "down",
+  ArrowLeft: "LEFT",
+  ArrowRight: "RIGHT",
+  ArrowUp: "UP",
+  ArrowDown: "DOWN",
 };
 
 /** What the keys reach besides the hand and the view. */

@@ -1,5 +1,5 @@
 import { byId } from "../../shared/dom";
-import { mixed } from "../../mixer/steps";
+import { Ramps } from "rules";
 import type { Edit } from "../../mixer/palette-calls";
 import type { Fills } from "../model/fills";
 import type { Fill } from "../model/state";
@@ -36,16 +36,16 @@ export class Ramp {
   private async lay(): Promise<void> {
     const regions = this.gathering.inOrder;
     const [from, to] = [this.hand.present.get(), this.hand.other.get()];
-    const steps: Fill[] = [from, ...regions.slice(2).map(() => crypto.randomUUID()), to];
-    const share = (step: number) => step / (steps.length - 1);
+    const between = Ramps.between(
+      from,
+      this.fills.swatch(from)!.colour,
+      to,
+      this.fills.swatch(to)!.colour,
+      regions.length,
+    ).map((step) => ({ colour: step.colour, paint: step.paint, swatch: crypto.randomUUID() as Fill }));
+    const steps: Fill[] = [from, ...between.map(({ swatch }) => swatch), to];
     const name = `${this.fills.nameOf(from)} to ${this.fills.nameOf(to)}`;
-    const edits: Edit[] = steps.slice(1, -1).map((swatch, i) => ({
-      kind: "ADD",
-      swatch,
-      name: `${name} ${i + 1}`,
-      colour: mixed(this.fills.swatch(from)!.colour, this.fills.swatch(to)!.colour, share(i + 1)),
-      paint: `tied ${from} mix ${to} ${share(i + 1)}`,
-    }));
+    const edits: Edit[] = between.map((step, i) => ({ kind: "ADD", ...step, name: `${name} ${i + 1}` }));
     if (await this.mixing.addBeside(edits.map((edit) => ({ beside: from, edit })))) {
       this.work.layAll(new Map(regions.map((region, i) => [steps[i]!, region.cells])));
       this.hand.said.set(`Laid ${regions.length} steps from ${name}`);

@@ -8,7 +8,7 @@ import type { Overlay } from "../gaps/overlay";
 import type { SheetView } from "../view/sheet-view";
 import type { Groups } from "./groups";
 import { PageFrame } from "./page-frame";
-import { ledgerOf, nearTwins, type Order, type Row, type Twins } from "./ledger";
+import { ledgerOf, nearTwins, type Row, type Twins } from "./ledger";
 
 const SETTLE_MS = 150;
 
@@ -57,7 +57,7 @@ export class LedgerDrawer {
 
   private renew(): void {
     this.offerGroups();
-    const everywhere = ledgerOf(this.regions, this.fills, this.order.value as Order, () => true);
+    const everywhere = ledgerOf(this.regions, this.fills, this.order.value, () => true);
     this.button.querySelector(".count")!.textContent = String(
       everywhere.filter((row) => row.isSwatch).length,
     );
@@ -67,9 +67,7 @@ export class LedgerDrawer {
       return;
     }
     const isFiltered = this.where.value !== "everywhere";
-    const rows = isFiltered
-      ? ledgerOf(this.regions, this.fills, this.order.value as Order, this.meant())
-      : everywhere;
+    const rows = isFiltered ? ledgerOf(this.regions, this.fills, this.order.value, this.meant()) : everywhere;
     byId("ledger-rows").replaceChildren(...rows.map((row) => this.row(row)));
     const twins = nearTwins(rows, Number(this.threshold.value));
     byId("twins-none").hidden = twins.length > 0;

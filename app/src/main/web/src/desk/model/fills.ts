@@ -155,6 +155,11 @@ export class Fills {
     wanted.forEach((fill, cell) => this.set(cell, fill));
   }
 
+  /** By cell; not to be changed. */
+  get all(): readonly Fill[] {
+    return this.fillOfCell;
+  }
+
   of(cell: number): Fill {
     return this.fillOfCell[cell] ?? NO_FILL;
   }
@@ -172,6 +177,16 @@ export class Fills {
       laid.set(fill, [...(laid.get(fill) ?? []), cell]);
     }
     return laid;
+  }
+
+  /** A number for what each cell wears, the same for the same fill; 0 for no fill. */
+  numbers(): Int32Array {
+    const numberOf = new Map<Fill, number>([[NO_FILL, 0]]);
+    return Int32Array.from(this.fillOfCell, (fill) => {
+      const number = numberOf.get(fill) ?? numberOf.size;
+      numberOf.set(fill, number);
+      return number;
+    });
   }
 
   /** The cells that wear a fill, or none. */
@@ -295,6 +310,13 @@ export class Fills {
   /** The card that a fill, or its first swatch, is on; one can go there if it is neither the neutrals nor that of loose colours. */
   cardOf(fill: Fill): { id: string; name: string; subject: string; isEditable: boolean } | undefined {
     return this.cards.get(swatchesOf(fill)[0] ?? fill);
+  }
+
+  /** The place among the cards of the one that a fill, or its first swatch, is on; behind all of them if it is on none. */
+  placeOfCard(fill: Fill): number {
+    const card = this.cardOf(fill)?.id;
+    const place = [...new Set([...this.cards.values()].map(({ id }) => id))].indexOf(card ?? "");
+    return place < 0 ? this.cards.size : place;
   }
 
   nameOf(fill: Fill): string {

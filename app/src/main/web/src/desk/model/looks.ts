@@ -1,5 +1,5 @@
 import { atom } from "nanostores";
-import { mixed } from "../../mixer/steps";
+import { Colours } from "rules";
 import { madeOf, type Gradient, type Pattern } from "./made";
 import type { Fill } from "./state";
 
@@ -111,7 +111,9 @@ export class Looks {
         return shown.at(-1)!.colour;
       }
       const leg = after.along - before.along;
-      return leg <= 0 ? after.colour : rgbaOf(mixed(before.hex, after.hex, (along - before.along) / leg));
+      return leg <= 0
+        ? after.colour
+        : rgbaOf(Colours.mixed(before.hex, after.hex, (along - before.along) / leg));
     });
   }
 }

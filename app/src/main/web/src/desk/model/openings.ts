@@ -1,3 +1,4 @@
+import { Layer } from "rules";
 import type { Point } from "../view/camera";
 import { fetchBytes } from "./planes";
 import { NumberReader } from "./numbers";
@@ -55,17 +56,7 @@ export function readOpening(reader: NumberReader, index: number): Opening {
   return { index, first, second, widthPx, strength, byHand, line, middle: middleOf(line) };
 }
 
-/** Half way along a line. */
-function middleOf(line: Point[]): Point {
-  const lengths = line.slice(1).map((point, i) => Math.hypot(point.x - line[i]!.x, point.y - line[i]!.y));
-  let left = lengths.reduce((sum, length) => sum + length, 0) / 2;
-  for (let i = 0; i < lengths.length; i++) {
-    if (left <= lengths[i]! && lengths[i]! > 0) {
-      const part = left / lengths[i]!;
-      const [from, to] = [line[i]!, line[i + 1]!];
-      return { x: from.x + part * (to.x - from.x), y: from.y + part * (to.y - from.y) };
-    }
-    left -= lengths[i]!;
-  }
-  return line[0]!;
+function middleOf(line: readonly Point[]): Point {
+  const [x, y] = Layer.middleOf(line.flatMap((point) => [point.x, point.y]));
+  return { x: x!, y: y! };
 }

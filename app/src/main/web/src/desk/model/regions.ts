@@ -1,9 +1,8 @@
 import { atom } from "nanostores";
+import { Layer, SheetRegions, type DamEffect, type FigureShown, type SpillShown } from "rules";
 import type { CellMap } from "./planes";
 import type { Opening, Openings } from "./openings";
-import { Sets } from "./sets";
-import type { DamState, DamSwap, LayerState, ReachSwap } from "./state";
-import { bigger, smaller } from "./steps";
+import type { DamState, DamSwap, Fill, LayerState, ReachSwap } from "./state";
 
 /** A region as one shape: what is known of a cell, for all its cells together. */
 export interface RegionShape {
@@ -15,17 +14,30 @@ export interface RegionShape {
   readonly height: number;
   readonly deepestX: number;
   readonly deepestY: number;
+  readonly deepestCell: number;
 }
 
-/** Cells joined through the openings that are not dammed; the same rules as the package gap of the core. */
+export type Direction = "LEFT" | "RIGHT" | "UP" | "DOWN";
+
+/** Whatever wears a fill, or takes a colour from a swatch. */
+export interface Worn {
+  readonly fill: Fill;
+  readonly cells: number[];
+  readonly regions: number;
+  /** Of the sheet, 0 to 1. */
+  readonly share: number;
+}
+
+const STAYS = -1;
+
+/** The regions of the layer that is open: the core's, and what is asked of them again and again kept at hand. */
 export class Regions {
   /** Counts up whenever regions have changed. */
   readonly changed = atom(0);
 
-  private readonly said = new Map<number, DamState>();
-  private committedReach: number;
+  private rules: SheetRegions;
   private previewedReach: number | undefined;
-  private regionOfCell: number[] = [];
+  private regionOfCell: Int32Array = new Int32Array();
   private shapes: RegionShape[] = [];
 
   constructor(
@@ -33,7 +45,7 @@ export class Regions {
     public openings: Openings,
     layer: LayerState,
   ) {
-    this.committedReach = layer.reach;
+    this.rules = new SheetRegions(layerOf(map, openings));
     this.load(layer);
   }
 
@@ -41,24 +53,21 @@ export class Regions {
   become(map: CellMap, openings: Openings, layer: LayerState): void {
     this.map = map;
     this.openings = openings;
+    this.rules = new SheetRegions(layerOf(map, openings));
     this.load(layer);
   }
 
-  load(layer: LayerState): void {
-    this.said.clear();
-    layer.shut.forEach((index) => this.said.set(index, "SHUT"));
-    layer.open.forEach((index) => this.said.set(index, "OPEN"));
-    layer.inked.forEach((index) => this.said.set(index, "INKED"));
-    this.committedReach = layer.reach;
-    this.join();
+  load({ reach, shut, open, inked }: LayerState): void {
+    this.rules.load(reach, [...shut, ...inked], open, inked);
+    this.changeOver();
   }
 
   get reach(): number {
-    return this.previewedReach ?? this.committedReach;
+    return this.previewedReach ?? this.rules.reach();
   }
 
   get count(): number {
-    return this.shapes.length;
+    return this.rules.count();
   }
 
   of(cell: number): number {
@@ -66,35 +75,37 @@ export class Regions {
   }
 
   shape(region: number): RegionShape {
-    return this.shapes[region]!;
+    return (this.shapes[region] ??= this.shapeOf(region));
   }
 
   /** All cells that one click on a cell takes. */
   cellsWith(cell: number): number[] {
-    return this.shapes[this.of(cell)]!.cells;
+    return this.shape(this.of(cell)).cells;
   }
 
   stateOf(index: number): DamState {
-    return this.said.get(index) ?? "BY_REACH";
+    return this.rules.stateOf(index) as DamState;
   }
 
   /** Reach and what was said, as the desk has them. */
   dams(): { reach: number; shut: number[]; open: number[]; inked: number[] } {
-    const of = (state: DamState): number[] =>
-      [...this.said].filter(([, said]) => said === state).map(([index]) => index);
-    return { reach: this.reach, shut: of("SHUT"), open: of("OPEN"), inked: of("INKED") };
+    return {
+      reach: this.reach,
+      shut: [...this.rules.shut()],
+      open: [...this.rules.open()],
+      inked: [...this.rules.inked()],
+    };
   }
 
   isShut(opening: Opening): boolean {
-    const said = this.said.get(opening.index);
-    return said === "SHUT" || said === "INKED" || (opening.strength >= this.reach && said !== "OPEN");
+    return this.rules.isShutAt(opening.index, this.reach);
   }
 
   /** Shows regions at another reach without taking it; undefined goes back. */
   preview(reach: number | undefined): void {
     if (reach !== this.previewedReach) {
       this.previewedReach = reach;
-      this.join();
+      this.changeOver();
     }
   }
 
@@ -103,97 +114,145 @@ export class Regions {
     states: ReadonlyMap<number, DamState>,
     reach?: number,
   ): { dams: DamSwap[]; reach: ReachSwap | null } {
-    const dams = [...states]
-      .map(([opening, after]) => ({ opening, before: this.stateOf(opening), after }))
-      .filter((swap) => swap.before !== swap.after);
-    const moves = reach !== undefined && reach !== this.committedReach;
-    return { dams, reach: moves ? { before: this.committedReach, after: reach } : null };
+    return swapsOf(this.rules.giving([...states.keys()], [...states.values()], reach ?? STAYS));
   }
 
   /** What is no longer as a change left it was changed since, and is left alone. */
   takingBack(dams: DamSwap[], reach: ReachSwap | null): { dams: DamSwap[]; reach: ReachSwap | null } {
-    return {
-      dams: dams
-        .filter((swap) => this.stateOf(swap.opening) === swap.after)
-        .map((swap) => ({ opening: swap.opening, before: swap.after, after: swap.before })),
-      reach:
-        reach !== null && reach.after === this.committedReach
-          ? { before: reach.after, after: reach.before }
-          : null,
-    };
+    return swapsOf(this.rules.takingBack(...numbersOf(dams, reach)));
   }
 
   apply(dams: DamSwap[], reach: ReachSwap | null): void {
-    if (dams.length === 0 && reach === null) {
-      return;
+    if (dams.length > 0 || reach !== null) {
+      this.rules.apply(...numbersOf(dams, reach));
+      this.changeOver();
     }
-    for (const swap of dams) {
-      if (swap.after === "BY_REACH") {
-        this.said.delete(swap.opening);
-      } else {
-        this.said.set(swap.opening, swap.after);
-      }
-    }
-    this.committedReach = reach?.after ?? this.committedReach;
-    this.join();
   }
 
   /** One step up: the openings to leave open. */
   bigger(cell: number): number[] {
-    return bigger(this.openings.all, this.regionOfCell, cell);
+    return [...this.rules.bigger(cell)];
   }
 
   /** One step down: the openings to dam. */
   smaller(cell: number): number[] {
-    return smaller(this.openings.all, this.regionOfCell, cell);
+    return [...this.rules.smaller(cell)];
   }
 
-  /** The area that a cell's region would keep if it were one step smaller, and how sure that step is. */
-  within(cell: number): { area: number; strength: number; dam: number[] } {
-    const dam = this.smaller(cell);
-    if (dam.length === 0) {
-      return { area: this.shape(this.of(cell)).area, strength: 0, dam };
-    }
-    const without = new Set(dam);
-    const sets = new Sets(this.regionOfCell.length);
-    this.openings.all
-      .filter((each) => !this.isShut(each) && !without.has(each.index))
-      .forEach((each) => sets.join(each.first, each.second));
-    const own = sets.find(cell);
-    const area = this.cellsWith(cell)
-      .filter((each) => sets.find(each) === own)
-      .reduce((sum, each) => sum + this.map.cells[each]!.area, 0);
-    return { area, strength: Math.max(...dam.map((index) => this.openings.all[index]!.strength)), dam };
+  /** Where a fill laid on a cell would run out, if it would. */
+  spill(cell: number): SpillShown | undefined {
+    return this.rules.spill(cell) ?? undefined;
   }
 
-  private join(): void {
-    const sets = new Sets(this.map.cells.length);
-    for (const opening of this.openings.all) {
-      if (!this.isShut(opening)) {
-        sets.join(opening.first, opening.second);
-      }
+  /** The cells of empty pockets beside some cells. @param worn see {@link Fills.worn} */
+  pocketsBeside(cells: readonly number[], worn: Int32Array): number[] {
+    return [...this.rules.pocketsBeside(cells, worn)];
+  }
+
+  /** The next region in a direction. */
+  towards(from: number, direction: Direction): number {
+    return this.rules.towards(from, direction);
+  }
+
+  /** The next region with an empty cell, if there is one. */
+  nextEmpty(from: number | undefined, worn: Int32Array): number | undefined {
+    const next = this.rules.nextEmpty(from ?? -1, worn);
+    return next < 0 ? undefined : next;
+  }
+
+  /** The cells of regions about as large and as long as those of some cells. */
+  alike(cells: readonly number[]): number[] {
+    return [...this.rules.alike(cells)];
+  }
+
+  /** The cells of regions inside a way drawn around them. */
+  inside(way: readonly { x: number; y: number }[]): number[] {
+    return [...this.rules.inside(way.flatMap(({ x, y }) => [x, y]))];
+  }
+
+  /** The cells inside an outline made of cells. */
+  enclosed(outline: readonly number[]): number[] {
+    return [...this.rules.enclosed(outline)];
+  }
+
+  /** The fills in use on some cells. @param fills by cell */
+  ledger(fills: readonly Fill[], isMeant: (cell: number) => boolean): Worn[] {
+    const meant = [...fills.keys()].filter(isMeant);
+    return this.rules
+      .ledger(fills, meant)
+      .map(({ fill, cells, regions, share }) => ({ fill, cells: [...cells], regions, share }));
+  }
+
+  /** The largest first. */
+  figures(): FigureShown[] {
+    return this.rules.figures();
+  }
+
+  private changeOver(): void {
+    if (this.previewedReach === undefined) {
+      this.rules.endPreview();
+    } else {
+      this.rules.preview(this.previewedReach);
     }
-    this.regionOfCell = sets.numbered();
-    const cells: number[][] = [];
-    this.regionOfCell.forEach((region, cell) => (cells[region] ??= []).push(cell));
-    this.shapes = cells.map((each) => this.shapeOf(each));
+    this.regionOfCell = this.rules.ofCells();
+    this.shapes = [];
     this.changed.set(this.changed.get() + 1);
   }
 
-  private shapeOf(cells: number[]): RegionShape {
-    let area = 0;
-    let [left, top, right, bottom] = [Infinity, Infinity, 0, 0];
-    let deepest = this.map.cells[cells[0]!]!;
-    for (const number of cells) {
-      const cell = this.map.cells[number]!;
-      area += cell.area;
-      left = Math.min(left, cell.x);
-      top = Math.min(top, cell.y);
-      right = Math.max(right, cell.x + cell.width);
-      bottom = Math.max(bottom, cell.y + cell.height);
-      deepest = cell.depth > deepest.depth ? cell : deepest;
-    }
-    const { deepestX, deepestY } = deepest;
-    return { cells, area, x: left, y: top, width: right - left, height: bottom - top, deepestX, deepestY };
+  private shapeOf(region: number): RegionShape {
+    const { cells, area, x, y, width, height, deepestX, deepestY, deepestCell } = this.rules.shape(region);
+    return { cells: [...cells], area, x, y, width, height, deepestX, deepestY, deepestCell };
   }
+}
+
+function layerOf(map: CellMap, openings: Openings): Layer {
+  const borders = map.neighbours.flatMap((beside, first) =>
+    [...beside].flatMap(([second, length]) => (first < second ? [first, second, length] : [])),
+  );
+  const layer = new Layer(
+    map.plane.width,
+    map.plane.height,
+    map.cells.flatMap((cell) => [
+      cell.area,
+      cell.x,
+      cell.y,
+      cell.width,
+      cell.height,
+      cell.deepestX,
+      cell.deepestY,
+    ]),
+    map.cells.map((cell) => cell.depth),
+    borders,
+  );
+  layer.openAt(
+    openings.strokePx,
+    openings.all.flatMap((opening) => [opening.first, opening.second]),
+    openings.all.flatMap((opening) => [opening.widthPx, opening.strength]),
+    openings.all.map((opening) => opening.line.length),
+    openings.all.flatMap((opening) => opening.line.flatMap(({ x, y }) => [x, y])),
+  );
+  return layer;
+}
+
+function swapsOf(effect: DamEffect): { dams: DamSwap[]; reach: ReachSwap | null } {
+  const dams = [...effect.openings].map((opening, i) => ({
+    opening,
+    before: effect.before[i] as DamState,
+    after: effect.after[i] as DamState,
+  }));
+  const { reachBefore, reachAfter } = effect;
+  return { dams, reach: reachAfter < 0 ? null : { before: reachBefore, after: reachAfter } };
+}
+
+function numbersOf(
+  dams: readonly DamSwap[],
+  reach: ReachSwap | null,
+): [number[], string[], string[], number, number] {
+  return [
+    dams.map((swap) => swap.opening),
+    dams.map((swap) => swap.before),
+    dams.map((swap) => swap.after),
+    reach?.before ?? STAYS,
+    reach?.after ?? STAYS,
+  ];
 }

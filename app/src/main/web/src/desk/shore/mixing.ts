@@ -3,7 +3,7 @@ import { call } from "../../shared/http";
 import type { Live } from "../../shared/live";
 import { Mixer } from "../../mixer/mixer";
 import { el } from "../../mixer/build";
-import { mixed } from "../../mixer/steps";
+import { Colours } from "rules";
 import { PaletteCalls, type Edit } from "../../mixer/palette-calls";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
@@ -68,9 +68,9 @@ export class Mixing {
           type: "button",
           className: "menu-item",
           click: () =>
-            void (edits ? this.make(edits) : this.openFor(onto, mixed(to.colour, from.colour, 0.5))).finally(
-              close,
-            ),
+            void (
+              edits ? this.make(edits) : this.openFor(onto, Colours.mixed(to.colour, from.colour, 0.5))
+            ).finally(close),
         },
         label,
       );

@@ -1,4 +1,4 @@
-import { filterDeficiencyDeuter, filterDeficiencyProt, filterDeficiencyTrit } from "culori/fn";
+import { Colours } from "rules";
 import { byId } from "../../shared/dom";
 import type { Fills } from "../model/fills";
 import type { Rgba } from "../model/looks";
@@ -14,12 +14,12 @@ const INKS = [
 ] as const;
 const KEPT = "pond/surround";
 
-/** How people see whose eyes tell fewer colours apart (G. M. Machado, M. M. Oliveira, L. A. F. Fernandes, IEEE Trans. Visualization and Computer Graphics 15, 2009), wholly so. */
+/** Names, and as the core calls them. */
 const VISIONS = [
   ["usual", undefined],
-  ["red-weak", filterDeficiencyProt(1)],
-  ["green-weak", filterDeficiencyDeuter(1)],
-  ["blue-weak", filterDeficiencyTrit(1)],
+  ["red-weak", "RED_WEAK"],
+  ["green-weak", "GREEN_WEAK"],
+  ["blue-weak", "BLUE_WEAK"],
 ] as const;
 const EMPTY: Rgba = [64, 64, 64, 255];
 const LAID: Rgba = [255, 255, 255, 255];
@@ -71,7 +71,7 @@ export class Look {
         break;
       case "c":
         this.vision = (this.vision + 1) % VISIONS.length;
-        this.fills.seeThrough(asRgba(VISIONS[this.vision]![1]));
+        this.fills.seeThrough(eyesOf(VISIONS[this.vision]![1]));
         break;
       default:
         return false;
@@ -125,19 +125,10 @@ function greyOf(region: number): Rgba {
   return [grey, grey, grey, 255];
 }
 
-function asRgba(
-  filter: ((colour: { mode: "rgb"; r: number; g: number; b: number }) => unknown) | undefined,
-): ((colour: Rgba) => Rgba) | undefined {
-  if (!filter) {
-    return undefined;
-  }
-  const byte = (value: number) => Math.round(255 * Math.min(1, Math.max(0, value)));
-  return ([r, g, b, a]) => {
-    const seen = filter({ mode: "rgb", r: r / 255, g: g / 255, b: b / 255 }) as {
-      r: number;
-      g: number;
-      b: number;
-    };
-    return [byte(seen.r), byte(seen.g), byte(seen.b), a];
-  };
+function eyesOf(vision: string | undefined): ((colour: Rgba) => Rgba) | undefined {
+  return (vision &&
+    (([red, green, blue, opacity]) => {
+      const seen = Colours.seen(vision, (red << 16) | (green << 8) | blue);
+      return [(seen >> 16) & 255, (seen >> 8) & 255, seen & 255, opacity];
+    })) as ((colour: Rgba) => Rgba) | undefined;
 }

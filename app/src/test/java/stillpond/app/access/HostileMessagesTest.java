@@ -88,7 +88,7 @@ class HostileMessagesTest {
     @Test
     void moreThanIsReadAtOnceIsRefusedWhateverItHolds() {
         String endless = "[" + "1,".repeat(3_000_000) + "1]";
-        HttpResponse<String> answer = visitor.post(work.address(sheet) + "/enclosed", endless);
+        HttpResponse<String> answer = visitor.post(work.address(sheet) + "/changes", endless);
         assertThat(answer.statusCode()).isEqualTo(413);
         assertThat(answer.body()).contains("more than is read at once");
     }

@@ -222,23 +222,10 @@ class DamsTest {
     }
 
     @Test
-    void theWayOfALeakIsTold() {
-        assertThat(leak()).isEmpty();
-        Set<Integer> gap = openingsOf(300, 200);
-        say(DamState.OPEN, gap);
-        assertThat(leak()).isNotEmpty();
-        assertThat(gap).containsAnyElementsOf(leak());
-    }
-
-    @Test
     void anOpeningThatIsNotThereIsRefused() {
         ChangeRequest request = new ChangeRequest.Dam(
                 UUID.randomUUID(), layer().id(), Map.of(9999, DamState.SHUT), OptionalDouble.empty());
         assertThat(changes.make(sheet, work.account(), request)).isInstanceOf(ChangeOutcome.Refused.class);
-    }
-
-    private List<Integer> leak() {
-        return pond.bean(HandDams.class).leak(work.project(), sheet, cellAt(300, 200), cellAt(30, 30));
     }
 
     private void say(DamState state, Set<Integer> openings) {

@@ -142,7 +142,7 @@ final class AbuseDrill {
             switch (random.nextInt(7)) {
                 case 0 -> member.get(sheet + "/export/composed.png");
                 case 1 -> member.get(sheet + "/check");
-                case 2 -> member.post(sheet + "/enclosed", "[" + "1,".repeat(900_000) + "1]");
+                case 2 -> member.post(sheet + "/changes", "[" + "1,".repeat(900_000) + "1]");
                 case 3 ->
                     member.upload(
                             project + "/cards/plan",

@@ -65,7 +65,7 @@ final class ActionsBench {
                 .cells()
                 .forEach(cell ->
                         places.merge(regions.of(cell.number()), cell, (a, b) -> a.depthPx() >= b.depthPx() ? a : b));
-        Figures.of(openings.cells(), regions)
+        Figures.of(openings.cells().graph(), regions)
                 .forEach(figure -> figure.cells().forEach(cell -> inside.add(regions.of(cell))));
     }
 

@@ -4,7 +4,7 @@ package stillpond.core.cell;
 public record Box(int xStart, int yStart, int xEndExclusive, int yEndExclusive) {
 
     /** The smallest box around this one and another. */
-    Box with(Box other) {
+    public Box with(Box other) {
         return new Box(
                 Math.min(xStart, other.xStart),
                 Math.min(yStart, other.yStart),
@@ -51,8 +51,8 @@ public record Box(int xStart, int yStart, int xEndExclusive, int yEndExclusive) 
     }
 
     /** Whether it reaches the edge of a sheet. */
-    public boolean reachesEdgeOf(CellPlane plane) {
-        return xStart == 0 || yStart == 0 || xEndExclusive == plane.widthPx() || yEndExclusive == plane.heightPx();
+    public boolean reachesEdgeOf(int widthPx, int heightPx) {
+        return xStart == 0 || yStart == 0 || xEndExclusive == widthPx || yEndExclusive == heightPx;
     }
 
     public int widthPx() {

@@ -31,6 +31,11 @@ public record CellMap(CellPlane plane, List<Cell> cells, List<Border> borders) {
         return Cutting.along(ink, new int[0]).whole();
     }
 
+    /** The same without the plane. */
+    public CellGraph graph() {
+        return new CellGraph(plane.widthPx(), plane.heightPx(), cells, borders);
+    }
+
     public Cell cellAt(int x, int y) {
         return cells.get(plane.numberAt(x, y));
     }

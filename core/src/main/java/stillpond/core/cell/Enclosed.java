@@ -1,7 +1,6 @@
 package stillpond.core.cell;
 
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.Deque;
@@ -18,27 +17,19 @@ public final class Enclosed {
      *
      * @throws IndexOutOfBoundsException if the outline names a cell that is not on the map
      */
-    public static List<Integer> by(CellMap map, Collection<Integer> outline) {
-        int count = map.cells().size();
+    public static List<Integer> by(CellGraph graph, Collection<Integer> outline) {
+        int count = graph.count();
         BitSet reached = new BitSet(count);
-        outline.forEach(cell -> reached.set(map.cells().get(cell).number()));
+        outline.forEach(cell -> reached.set(graph.cells().get(cell).number()));
         Deque<Integer> front = new ArrayDeque<>();
-        for (Cell cell : map.cells()) {
-            if (!reached.get(cell.number()) && cell.box().reachesEdgeOf(map.plane())) {
-                reached.set(cell.number());
-                front.add(cell.number());
+        for (int cell = 0; cell < count; cell++) {
+            if (!reached.get(cell) && graph.reachesEdge(cell)) {
+                reached.set(cell);
+                front.add(cell);
             }
         }
-        List<List<Integer>> beside = new ArrayList<>();
-        for (int cell = 0; cell < count; cell++) {
-            beside.add(new ArrayList<>());
-        }
-        map.borders().forEach(border -> {
-            beside.get(border.first()).add(border.second());
-            beside.get(border.second()).add(border.first());
-        });
         while (!front.isEmpty()) {
-            for (int next : beside.get(front.poll())) {
+            for (int next : graph.neighbours(front.poll())) {
                 if (!reached.get(next)) {
                     reached.set(next);
                     front.add(next);

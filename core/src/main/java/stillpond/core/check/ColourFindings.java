@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import stillpond.core.colour.Ciede2000;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.Opening;
@@ -17,8 +18,6 @@ import stillpond.core.palette.Swatch;
 /** Colours that are hard to tell apart, or are on no card. */
 final class ColourFindings {
 
-    /** Colours nearer than this CIEDE2000 difference are hard to tell apart. */
-    static final double HARD_TO_TELL = 2.3;
     /** A loose colour nearer to a card colour than this was probably meant to be that one. */
     private static final double MEANT_FOR = 6;
 
@@ -35,7 +34,7 @@ final class ColourFindings {
             Optional<UUID> second = sheet.swatch(opening.second());
             if (a != b && first.isPresent() && second.isPresent() && !first.equals(second)) {
                 double difference = sheet.difference(first.get(), second.get());
-                if (difference < HARD_TO_TELL) {
+                if (difference < Ciede2000.HARD_TO_TELL) {
                     boolean firstIsSmaller = sheet.area(cellsByRegion.get(a)) <= sheet.area(cellsByRegion.get(b));
                     found.put(
                             Math.min(a, b) + "/" + Math.max(a, b),
@@ -57,7 +56,7 @@ final class ColourFindings {
         List<Srgb> colours = swatches.stream()
                 .map(swatch -> sheet.palette().colourOf(swatch).orElseThrow())
                 .toList();
-        return NearTwins.among(colours, HARD_TO_TELL).stream()
+        return NearTwins.among(colours, Ciede2000.HARD_TO_TELL).stream()
                 .map(pair -> twins(sheet, cells, swatches.get(pair.first()), swatches.get(pair.second()), pair))
                 .toList();
     }

@@ -35,13 +35,13 @@ public final class LightCheck {
         List<Srgb> colours =
                 there.stream().map(lit::colourOf).map(Optional::orElseThrow).toList();
         List<HardToTell> found = new ArrayList<>();
-        for (NearTwins.Pair pair : NearTwins.among(colours, ColourFindings.HARD_TO_TELL)) {
+        for (NearTwins.Pair pair : NearTwins.among(colours, Ciede2000.HARD_TO_TELL)) {
             UUID first = there.get(pair.first());
             UUID second = there.get(pair.second());
             double asDrawn = Ciede2000.between(
                     palette.colourOf(first).orElseThrow(),
                     palette.colourOf(second).orElseThrow());
-            if (asDrawn > ColourFindings.HARD_TO_TELL) {
+            if (asDrawn > Ciede2000.HARD_TO_TELL) {
                 found.add(new HardToTell(first, second, asDrawn, pair.difference()));
             }
         }

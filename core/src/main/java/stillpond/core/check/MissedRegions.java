@@ -6,27 +6,42 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
-import stillpond.core.cell.Border;
 import stillpond.core.fill.Fill;
+import stillpond.core.region.Pockets;
+import stillpond.core.region.Region;
+import stillpond.core.region.RegionMap;
 
 /** Regions that have no fill: pockets first, then specks, then the others, small before large. */
 final class MissedRegions {
 
-    /** A pocket has at least this share of its border with the fill that it likely gets, and at most so much of its area. */
-    private static final double POCKET_BORDER = 0.6;
-
-    private static final double POCKET_AREA = 0.12;
-    /** In square stroke widths: larger regions that ink closes all round, such as pebbles, are things of their own. */
-    private static final double LARGEST_CLOSED_POCKET = 20;
-
-    private static final double LARGEST_POCKET_BEHIND_A_GAP = 150;
+    /** In square stroke widths. */
     private static final double LARGEST_SPECK = 3;
 
     private final SheetToCheck sheet;
+    private final List<Fill> fillOfNumber = new ArrayList<>();
+    private final Pockets pockets;
+    private final RegionMap map;
 
     private MissedRegions(SheetToCheck sheet) {
         this.sheet = sheet;
+        this.map = RegionMap.of(sheet.map().graph(), sheet.regions());
+        this.pockets =
+                new Pockets(map, sheet.openings().openings(), sheet.openings().strokePx(), worn());
+    }
+
+    private int[] worn() {
+        Map<Fill, Integer> numbers = new HashMap<>(Map.of(Fill.NONE, Pockets.NOTHING));
+        fillOfNumber.add(Fill.NONE);
+        int[] worn = new int[sheet.cellCount()];
+        for (int cell = 0; cell < worn.length; cell++) {
+            worn[cell] = numbers.computeIfAbsent(sheet.fills().of(cell), fill -> {
+                fillOfNumber.add(fill);
+                return fillOfNumber.size() - 1;
+            });
+        }
+        return worn;
     }
 
     static List<Finding.Unfilled> find(SheetToCheck sheet) {
@@ -34,27 +49,30 @@ final class MissedRegions {
     }
 
     private List<Finding.Unfilled> find() {
-        Map<Integer, Map<UUID, Integer>> bordersByRegion = bordersWithFills();
-        Map<Integer, Long> borderByRegion = borderByRegion();
-        Map<UUID, Long> areaByFill = areaByFill();
         List<Finding.Unfilled> found = new ArrayList<>();
-        sheet.cellsByRegion().forEach((region, cells) -> {
-            List<Integer> empty = cells.stream().filter(sheet::isEmpty).toList();
+        for (Region region : map.all()) {
+            List<Integer> empty = new ArrayList<>();
+            for (int cell : region.cells()) {
+                if (sheet.isEmpty(cell)) {
+                    empty.add(cell);
+                }
+            }
             if (!empty.isEmpty()) {
-                Map<UUID, Integer> around = bordersByRegion.getOrDefault(region, Map.of());
-                Optional<UUID> likely = around.entrySet().stream()
-                        .max(Map.Entry.<UUID, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
-                        .map(Map.Entry::getKey);
-                boolean isPocket = likely.isPresent()
-                        && around.get(likely.get()) >= POCKET_BORDER * borderByRegion.get(region)
-                        && sheet.area(empty) <= POCKET_AREA * areaByFill.get(likely.get())
-                        && sheet.area(empty) <= largestPocket(region, likely.get());
+                Optional<UUID> likely = likely(region);
+                boolean isPocket = likely.isPresent() && pockets.isPocket(region);
                 found.add(new Finding.Unfilled(empty, likely, size(empty, isPocket)));
             }
-        });
+        }
         found.sort(Comparator.comparing((Finding.Unfilled each) -> each.size())
                 .thenComparingLong(each -> sheet.area(each.cells())));
         return found;
+    }
+
+    private Optional<UUID> likely(Region region) {
+        OptionalInt around = pockets.fillAround(region);
+        return around.isPresent() && fillOfNumber.get(around.getAsInt()) instanceof Fill.Flat flat
+                ? Optional.of(flat.swatch())
+                : Optional.empty();
     }
 
     private Finding.Size size(List<Integer> cells, boolean isPocket) {
@@ -62,56 +80,5 @@ final class MissedRegions {
             return Finding.Size.SPECK;
         }
         return isPocket ? Finding.Size.POCKET : Finding.Size.REGION;
-    }
-
-    private double largestPocket(int region, UUID fill) {
-        boolean isBehindAGap = sheet.openings().openings().stream()
-                .anyMatch(opening -> isBeside(opening.first(), opening.second(), region, fill)
-                        || isBeside(opening.second(), opening.first(), region, fill));
-        double strokes = isBehindAGap ? LARGEST_POCKET_BEHIND_A_GAP : LARGEST_CLOSED_POCKET;
-        return sheet.squareStrokes(strokes);
-    }
-
-    private boolean isBeside(int cell, int other, int region, UUID fill) {
-        return sheet.regions().of(cell) == region
-                && sheet.regions().of(other) != region
-                && sheet.fills().of(other).equals(Fill.flat(fill));
-    }
-
-    /** For each region the length of border that it shares with each fill beside it. */
-    private Map<Integer, Map<UUID, Integer>> bordersWithFills() {
-        Map<Integer, Map<UUID, Integer>> lengths = new HashMap<>();
-        for (Border border : sheet.map().borders()) {
-            addBorder(lengths, border.first(), border.second(), border.lengthPx());
-            addBorder(lengths, border.second(), border.first(), border.lengthPx());
-        }
-        return lengths;
-    }
-
-    private void addBorder(Map<Integer, Map<UUID, Integer>> lengths, int cell, int beside, int length) {
-        if (sheet.regions().of(cell) != sheet.regions().of(beside)
-                && sheet.fills().of(beside) instanceof Fill.Flat flat) {
-            lengths.computeIfAbsent(sheet.regions().of(cell), any -> new HashMap<>())
-                    .merge(flat.swatch(), length, Integer::sum);
-        }
-    }
-
-    private Map<Integer, Long> borderByRegion() {
-        Map<Integer, Long> lengths = new HashMap<>();
-        for (Border border : sheet.map().borders()) {
-            int first = sheet.regions().of(border.first());
-            int second = sheet.regions().of(border.second());
-            if (first != second) {
-                lengths.merge(first, (long) border.lengthPx(), Long::sum);
-                lengths.merge(second, (long) border.lengthPx(), Long::sum);
-            }
-        }
-        return lengths;
-    }
-
-    private Map<UUID, Long> areaByFill() {
-        Map<UUID, Long> areas = new HashMap<>();
-        sheet.cellsBySwatch().forEach((swatch, cells) -> areas.put(swatch, sheet.area(cells)));
-        return areas;
     }
 }

@@ -66,7 +66,9 @@ final class RunningOut {
     private static BitSet atTheEdge(SheetToCheck sheet, Regions regions) {
         BitSet found = new BitSet();
         for (Cell cell : sheet.map().cells()) {
-            if (cell.box().reachesEdgeOf(sheet.map().plane())) {
+            if (cell.box()
+                    .reachesEdgeOf(
+                            sheet.map().plane().widthPx(), sheet.map().plane().heightPx())) {
                 found.set(regions.of(cell.number()));
             }
         }

@@ -31,6 +31,23 @@ public record Adjustment(
     private static final double LEAST_SKIN_CHROMA = 0.025;
     private static final double MOST_SKIN_CHROMA = 0.125;
 
+    /** Even steps of what is seen. */
+    private static final double LIGHTNESS_STEP = 0.02;
+
+    private static final double CHROMA_STEP = 0.01;
+
+    /** A shift by so many even steps of lightness and of chroma, up or down. */
+    public static Adjustment inSteps(
+            int lightness,
+            int chroma,
+            double hueDegrees,
+            Optional<HueRange> only,
+            boolean sparesSkin,
+            boolean sparesNeutrals) {
+        return new Adjustment(
+                LIGHTNESS_STEP * lightness, CHROMA_STEP * chroma, hueDegrees, only, sparesSkin, sparesNeutrals);
+    }
+
     public Adjustment {
         requireWithin("lightness", lightness, 1);
         requireWithin("chroma", chroma, 0.4);

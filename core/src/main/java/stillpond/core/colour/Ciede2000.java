@@ -6,6 +6,9 @@ package stillpond.core.colour;
  */
 public final class Ciede2000 {
 
+    /** Colours nearer to each other than this are hard to tell apart, side by side with others between. */
+    public static final double HARD_TO_TELL = 2.3;
+
     private static final double POW_25_7 = Math.pow(25, 7);
 
     private Ciede2000() {}

@@ -3,11 +3,11 @@ package stillpond.core.colour;
 import java.util.Arrays;
 import java.util.List;
 
-/** Sets of colours that belong to one, by their angle on the circle of hues. */
+/** Colours that go with one, by their angle on the circle of hues. */
 public enum Related {
     OPPOSITE(180),
-    NEIGHBOURS(-30, 30),
-    THIRDS(120, 240);
+    NEIGHBOUR(-30, 30),
+    THIRD(120, 240);
 
     private final double[] degrees;
 

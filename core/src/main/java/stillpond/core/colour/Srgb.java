@@ -1,7 +1,5 @@
 package stillpond.core.colour;
 
-import java.util.regex.Pattern;
-
 /**
  * An opaque colour in sRGB (IEC 61966-2-1), 8 bits a channel.
  *
@@ -11,7 +9,7 @@ import java.util.regex.Pattern;
  */
 public record Srgb(int red, int green, int blue) {
 
-    private static final Pattern HEX = Pattern.compile("#[0-9a-fA-F]{6}");
+    private static final int HEX_DIGITS = 6;
 
     public Srgb {
         requireChannel("red", red);
@@ -25,10 +23,22 @@ public record Srgb(int red, int green, int blue) {
      * @throws IllegalArgumentException if it is not a hash and six hex digits
      */
     public static Srgb ofHex(String hex) {
-        if (!HEX.matcher(hex).matches()) {
+        if (hex.length() != 1 + HEX_DIGITS || hex.charAt(0) != '#' || !isHex(hex, 1)) {
             throw new IllegalArgumentException("A colour code is # and six hex digits, not '" + hex + "'.");
         }
         return ofPacked(Integer.parseInt(hex.substring(1), 16));
+    }
+
+    /** Whether a text is nothing but hex digits from some place on. */
+    static boolean isHex(String text, int start) {
+        for (int i = start; i < text.length(); i++) {
+            char letter = text.charAt(i);
+            boolean isDigit = letter >= '0' && letter <= '9';
+            if (!isDigit && !(letter >= 'a' && letter <= 'f') && !(letter >= 'A' && letter <= 'F')) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The colour whose channels are packed as 0xRRGGBB; higher bits are ignored. */
@@ -47,7 +57,7 @@ public record Srgb(int red, int green, int blue) {
     }
 
     public String hex() {
-        return String.format("#%06x", packed());
+        return "#" + Integer.toHexString(1 << 24 | packed()).substring(1);
     }
 
     /** Whether it has no hue: all channels are equal. */

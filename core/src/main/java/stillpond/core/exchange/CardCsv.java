@@ -14,6 +14,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
+import stillpond.core.colour.CssColour;
 import stillpond.core.colour.Srgb;
 import stillpond.core.exchange.Arrival.Problem;
 import stillpond.core.palette.Card;
@@ -110,7 +111,7 @@ public final class CardCsv {
         for (CSVRecord row : parser) {
             String place = "line " + (parser.getCurrentLineNumber());
             String name = field(row, "name");
-            Optional<Srgb> colour = ColourText.ofHex(field(row, "colour"));
+            Optional<Srgb> colour = CssColour.ofHex(field(row, "colour"));
             if (name.isBlank() || name.length() > 120) {
                 problems.add(new Problem(place, "It has no name, or one of more than 120 letters."));
             } else if (colour.isEmpty()) {

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import stillpond.core.colour.CssColour;
 import stillpond.core.colour.Srgb;
 import stillpond.core.exchange.Arrival.Problem;
 import stillpond.core.palette.Card;
@@ -54,7 +55,7 @@ public final class CssProperties {
         List<Problem> problems = new ArrayList<>();
         Matcher found = DECLARATION.matcher(new String(file, StandardCharsets.UTF_8));
         while (found.find()) {
-            Optional<Srgb> colour = ColourText.ofHex(found.group(2));
+            Optional<Srgb> colour = CssColour.ofHex(found.group(2));
             if (swatches.size() >= Arrival.MOST_SWATCHES) {
                 throw new UnreadableCards("This style sheet has more than " + Arrival.MOST_SWATCHES
                         + " colours. Nothing was taken over.");

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import stillpond.core.colour.CssColour;
 import stillpond.core.colour.Srgb;
 import stillpond.core.exchange.Arrival.Problem;
 import stillpond.core.palette.Card;
@@ -308,7 +309,7 @@ public final class Tokens {
 
         private Optional<Srgb> colour(String path, JsonNode value) {
             if (value.isString()) {
-                Optional<Srgb> hex = ColourText.ofHex(value.asString());
+                Optional<Srgb> hex = CssColour.ofHex(value.asString());
                 if (hex.isEmpty()) {
                     problems.add(new Problem(path, "'" + cut(value.asString()) + "' is no colour."));
                 }
@@ -330,7 +331,7 @@ public final class Tokens {
                 }
                 numbers[i] = isNone ? 0 : component.asDouble();
             }
-            Optional<Srgb> colour = ColourText.of(space, numbers);
+            Optional<Srgb> colour = CssColour.of(space, numbers);
             if (colour.isEmpty()) {
                 problems.add(new Problem(path, "The colour space '" + cut(space) + "' is not known here."));
             }

@@ -148,15 +148,22 @@ public sealed interface Fill {
     record Pattern(String motif, Span span, boolean mirrored, List<UUID> inks, Opacity opacity) implements Fill {
 
         private static final int MOST_INKS = 4;
+        private static final int LONGEST_MOTIF = 40;
 
         public Pattern {
             inks = List.copyOf(inks);
             if (inks.isEmpty() || inks.size() > MOST_INKS) {
                 throw new IllegalArgumentException("A pattern has 1 to " + MOST_INKS + " colours.");
             }
-            if (!motif.matches("[a-z0-9-]{1,40}")) {
+            if (motif.isEmpty()
+                    || motif.length() > LONGEST_MOTIF
+                    || !motif.chars().allMatch(Pattern::isOfMotif)) {
                 throw new IllegalArgumentException("'" + motif + "' is no name of a motif.");
             }
+        }
+
+        private static boolean isOfMotif(int letter) {
+            return letter >= 'a' && letter <= 'z' || letter >= '0' && letter <= '9' || letter == '-';
         }
 
         @Override

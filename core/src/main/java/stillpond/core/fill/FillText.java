@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.StringTokenizer;
 import java.util.UUID;
 
 /** The written form of fills: words with a space between; numbers are whole. */
@@ -43,7 +44,7 @@ final class FillText {
     }
 
     static Fill read(String text) {
-        String[] words = text.split(" ");
+        String[] words = words(text);
         try {
             return switch (words[0]) {
                 case "none" -> Fill.NONE;
@@ -55,6 +56,15 @@ final class FillText {
         } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
             throw new IllegalArgumentException("'" + text + "' is no fill. " + e.getMessage(), e);
         }
+    }
+
+    private static String[] words(String text) {
+        StringTokenizer words = new StringTokenizer(text, " ");
+        String[] all = new String[words.countTokens()];
+        for (int i = 0; i < all.length; i++) {
+            all[i] = words.nextToken();
+        }
+        return all;
     }
 
     private static Fill gradient(String[] words) {

@@ -1,6 +1,7 @@
 package stillpond.core.gap;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,9 +24,9 @@ public record Dams(double reach, Set<Integer> shut, Set<Integer> open, Set<Integ
         if (!(reach >= 0 && reach <= 1)) {
             throw new IllegalArgumentException("A reach is 0 to 1, not " + reach + ".");
         }
-        shut = Set.copyOf(shut);
-        open = Set.copyOf(open);
-        inked = Set.copyOf(inked);
+        shut = inOrder(shut);
+        open = inOrder(open);
+        inked = inOrder(inked);
         if (shut.stream().anyMatch(open::contains)) {
             throw new IllegalArgumentException("An opening cannot be both dammed and left open.");
         }
@@ -97,6 +98,11 @@ public record Dams(double reach, Set<Integer> shut, Set<Integer> open, Set<Integ
             };
         }
         return dams;
+    }
+
+    /** A copy that is gone through in the same order everywhere. */
+    private static Set<Integer> inOrder(Set<Integer> openings) {
+        return Collections.unmodifiableSet(new TreeSet<>(openings));
     }
 
     private static Set<Integer> union(Set<Integer> a, Set<Integer> b) {

@@ -8,8 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import stillpond.core.cell.Border;
-import stillpond.core.cell.Cell;
-import stillpond.core.cell.CellMap;
+import stillpond.core.cell.CellGraph;
 
 /**
  * Tells the figures of a page from what lies outside. Outside is every region that reaches the edge of the page, through reach and dams as they are; a figure is what hangs
@@ -17,34 +16,34 @@ import stillpond.core.cell.CellMap;
  */
 public final class Figures {
 
-    private final CellMap map;
+    private final CellGraph graph;
     private final Regions regions;
     private final BitSet outside;
 
-    private Figures(CellMap map, Regions regions) {
-        this.map = map;
+    private Figures(CellGraph graph, Regions regions) {
+        this.graph = graph;
         this.regions = regions;
-        this.outside = outside(map, regions);
+        this.outside = outside(graph, regions);
     }
 
     /** A hole shares at least so much of its border with regions thinner than itself. */
     private static final double THIN_AROUND = 0.5;
 
     /** The largest figure first. */
-    public static List<Figure> of(CellMap map, Regions regions) {
-        return new Figures(map, regions).find();
+    public static List<Figure> of(CellGraph graph, Regions regions) {
+        return new Figures(graph, regions).find();
     }
 
     private List<Figure> find() {
-        DisjointSets figures = new DisjointSets(map.cells().size());
-        for (Border border : map.borders()) {
+        DisjointSets figures = new DisjointSets(graph.count());
+        for (Border border : graph.borders()) {
             boolean bothInside = !outside.get(regions.of(border.first())) && !outside.get(regions.of(border.second()));
             if (bothInside) {
                 figures.join(border.first(), border.second());
             }
         }
         Map<Integer, List<Integer>> cells = new TreeMap<>();
-        for (int cell = 0; cell < map.cells().size(); cell++) {
+        for (int cell = 0; cell < graph.count(); cell++) {
             if (!outside.get(regions.of(cell))) {
                 cells.computeIfAbsent(figures.find(cell), any -> new ArrayList<>())
                         .add(cell);
@@ -52,7 +51,7 @@ public final class Figures {
         }
         List<List<Integer>> holes = holes();
         return cells.values().stream()
-                .sorted(Comparator.comparingLong((List<Integer> figure) -> -area(map, figure)))
+                .sorted(Comparator.comparingLong((List<Integer> figure) -> -area(graph, figure)))
                 .map(figure -> new Figure(
                         figure,
                         holes.stream()
@@ -68,7 +67,7 @@ public final class Figures {
     private List<List<Integer>> holes() {
         BitSet besideOutside = new BitSet();
         Map<Integer, Map<Integer, Integer>> borders = new TreeMap<>();
-        for (Border border : map.borders()) {
+        for (Border border : graph.borders()) {
             int a = regions.of(border.first());
             int b = regions.of(border.second());
             if (a != b) {
@@ -80,7 +79,7 @@ public final class Figures {
             }
         }
         Map<Integer, Double> depth = new TreeMap<>();
-        map.cells().forEach(cell -> depth.merge(regions.of(cell.number()), cell.depthPx(), Math::max));
+        graph.cells().forEach(cell -> depth.merge(regions.of(cell.number()), cell.depthPx(), Math::max));
         List<List<Integer>> holes = new ArrayList<>();
         borders.forEach((region, beside) -> {
             boolean isInner = !outside.get(region)
@@ -99,24 +98,26 @@ public final class Figures {
     }
 
     private List<Integer> cellsOf(int region) {
-        return IntStream.range(0, map.cells().size())
+        return IntStream.range(0, graph.count())
                 .filter(cell -> regions.of(cell) == region)
                 .boxed()
                 .toList();
     }
 
     /** The regions that reach the edge of the page. */
-    private static BitSet outside(CellMap map, Regions regions) {
+    private static BitSet outside(CellGraph graph, Regions regions) {
         BitSet outside = new BitSet();
-        for (Cell cell : map.cells()) {
-            if (cell.box().reachesEdgeOf(map.plane())) {
-                outside.set(regions.of(cell.number()));
+        for (int cell = 0; cell < graph.count(); cell++) {
+            if (graph.reachesEdge(cell)) {
+                outside.set(regions.of(cell));
             }
         }
         return outside;
     }
 
-    private static long area(CellMap map, List<Integer> figure) {
-        return figure.stream().mapToLong(cell -> map.cells().get(cell).areaPx()).sum();
+    private static long area(CellGraph graph, List<Integer> figure) {
+        return figure.stream()
+                .mapToLong(cell -> graph.cells().get(cell).areaPx())
+                .sum();
     }
 }

@@ -1,7 +1,6 @@
 package stillpond.core.gap;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -31,12 +30,6 @@ public final class Gaps {
     private static final double LEAST_ASKED_STROKES = 40;
 
     private static final int MOST_OPEN = 250;
-
-    /** Openings nearer to each other than this share of the wider one are one place. */
-    private static final double SAME_PLACE = 0.8;
-
-    /** Where closures cross each other, crumbs shorter than this, in stroke widths, are left over. */
-    private static final double CRUMB_STROKES = 0.45;
 
     private static final Comparator<Gap> MOST_WORTH_A_LOOK = Comparator.comparingDouble((Gap gap) -> -worth(gap))
             .thenComparingDouble(gap -> -gap.widthPx())
@@ -166,7 +159,7 @@ public final class Gaps {
     }
 
     private Gap gap(List<Integer> indices, boolean isShut, List<Gap.Side> sides) {
-        List<Integer> whole = withoutCrumbs(indices);
+        List<Integer> whole = GapPlaces.withoutCrumbs(openings, indices);
         int narrowest = whole.stream()
                 .min(Comparator.comparingDouble((Integer i) -> width(i)).thenComparingInt(i -> i))
                 .orElseThrow();
@@ -184,7 +177,7 @@ public final class Gaps {
         boolean isSliver = effect < LEAST_ASKED_STROKES * openings.strokePx() * openings.strokePx();
         return new Gap(
                 ordered,
-                countPlaces(whole),
+                GapPlaces.count(openings, whole),
                 width(narrowest),
                 isShut,
                 isSaid,
@@ -199,31 +192,6 @@ public final class Gaps {
         double sure =
                 isShut ? (strength - reach) / Math.max(1e-9, 1 - reach) : (reach - strength) / Math.max(1e-9, reach);
         return Math.max(0, Math.min(1, 1 - sure));
-    }
-
-    /** All, if there are only crumbs. */
-    private List<Integer> withoutCrumbs(List<Integer> indices) {
-        List<Integer> whole = indices.stream()
-                .filter(i -> width(i) >= CRUMB_STROKES * openings.strokePx())
-                .toList();
-        return whole.isEmpty() ? indices : whole;
-    }
-
-    /** At how many places some openings lie: closures across one gap, only a little apart, are one place. */
-    private int countPlaces(Collection<Integer> indices) {
-        List<Opening> places = new ArrayList<>();
-        indices.stream()
-                .map(openings.all()::get)
-                .sorted(Comparator.comparingDouble(Opening::widthPx))
-                .forEach(opening -> {
-                    boolean isNew = places.stream()
-                            .allMatch(place -> place.middle().distanceTo(opening.middle())
-                                    > SAME_PLACE * Math.max(place.widthPx(), opening.widthPx()));
-                    if (isNew) {
-                        places.add(opening);
-                    }
-                });
-        return places.size();
     }
 
     private double strength(int index) {

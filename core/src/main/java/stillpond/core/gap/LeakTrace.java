@@ -16,14 +16,16 @@ public final class LeakTrace {
 
     private static final int NONE = -1;
 
-    private final Openings openings;
+    private final List<Opening> openings;
     private final List<List<Integer>> openingsOfCell = new ArrayList<>();
 
-    private LeakTrace(Openings openings, Dams dams) {
+    private LeakTrace(List<Opening> openings, int cells, Dams dams) {
         this.openings = openings;
-        openings.cells().cells().forEach(cell -> openingsOfCell.add(new ArrayList<>()));
-        for (int i = 0; i < openings.openings().size(); i++) {
-            Opening opening = openings.openings().get(i);
+        for (int cell = 0; cell < cells; cell++) {
+            openingsOfCell.add(new ArrayList<>());
+        }
+        for (int i = 0; i < openings.size(); i++) {
+            Opening opening = openings.get(i);
             if (!dams.isShut(i, opening)) {
                 openingsOfCell.get(opening.first()).add(i);
                 openingsOfCell.get(opening.second()).add(i);
@@ -34,10 +36,11 @@ public final class LeakTrace {
     /**
      * The openings passed, by index, in the order of the way.
      *
+     * @param cells how many the layer has
      * @return empty if no way leads there, or if the two are one cell
      */
-    public static List<Integer> between(Openings openings, Dams dams, int from, int to) {
-        return new LeakTrace(openings, dams).widest(from, to);
+    public static List<Integer> between(OpeningList openings, int cells, Dams dams, int from, int to) {
+        return new LeakTrace(openings.all(), cells, dams).widest(from, to);
     }
 
     private record Reached(int cell, double width, int steps) {
@@ -60,7 +63,7 @@ public final class LeakTrace {
             }
             done[here.cell()] = true;
             for (int opening : openingsOfCell.get(here.cell())) {
-                Opening crossed = openings.openings().get(opening);
+                Opening crossed = openings.get(opening);
                 int next = crossed.first() == here.cell() ? crossed.second() : crossed.first();
                 double narrowest = Math.min(here.width(), crossed.widthPx());
                 if (!done[next] && narrowest > width[next]) {
@@ -77,7 +80,7 @@ public final class LeakTrace {
         List<Integer> way = new ArrayList<>();
         for (int at = to; at != from; ) {
             way.add(through[at]);
-            Opening crossed = openings.openings().get(through[at]);
+            Opening crossed = openings.get(through[at]);
             at = crossed.first() == at ? crossed.second() : crossed.first();
         }
         Collections.reverse(way);

@@ -40,9 +40,26 @@ public record Opening(
         line = List.copyOf(line);
     }
 
-    /** The point of its line that lies in the middle of the others. */
-    Point middle() {
-        return line.size() == 2 ? line.get(0).middleTo(line.get(1)) : line.get(line.size() / 2);
+    /** Half way along its line. */
+    public Point middle() {
+        return middle(line);
+    }
+
+    /** Half way along a line of one point or more. */
+    public static Point middle(List<Point> line) {
+        double left = 0;
+        for (int i = 1; i < line.size(); i++) {
+            left += line.get(i - 1).distanceTo(line.get(i)) / 2;
+        }
+        for (int i = 1; i < line.size(); i++) {
+            Point from = line.get(i - 1);
+            double length = from.distanceTo(line.get(i));
+            if (left <= length && length > 0) {
+                return from.plus(line.get(i).minus(from).times(left / length));
+            }
+            left -= length;
+        }
+        return line.get(0);
     }
 
     /** The same closure between other cells, the lower first. */

@@ -42,8 +42,4 @@ public record Point(double x, double y) {
         double sin = Math.sin(radians);
         return new Point(x * cos - y * sin, x * sin + y * cos);
     }
-
-    Point middleTo(Point other) {
-        return new Point((x + other.x) / 2, (y + other.y) / 2);
-    }
 }

@@ -10,19 +10,24 @@ import java.util.stream.IntStream;
 /** The regions of a layer under some dams: cells joined through the openings that are not dammed. */
 public final class Regions {
 
-    private final Openings openings;
+    private final List<Opening> openings;
     private final int[] regionOfCell;
 
-    private Regions(Openings openings, int[] regionOfCell) {
+    private Regions(List<Opening> openings, int[] regionOfCell) {
         this.openings = openings;
         this.regionOfCell = regionOfCell;
     }
 
     /** Cost: linear in cells and openings. */
     public static Regions of(Openings openings, Dams dams) {
-        DisjointSets sets = new DisjointSets(openings.cells().cells().size());
-        for (int i = 0; i < openings.openings().size(); i++) {
-            Opening opening = openings.openings().get(i);
+        return of(openings.openings(), openings.cells().cells().size(), dams);
+    }
+
+    /** @param cells how many the layer has */
+    public static Regions of(List<Opening> openings, int cells, Dams dams) {
+        DisjointSets sets = new DisjointSets(cells);
+        for (int i = 0; i < openings.size(); i++) {
+            Opening opening = openings.get(i);
             if (!dams.isShut(i, opening)) {
                 sets.join(opening.first(), opening.second());
             }
@@ -81,7 +86,7 @@ public final class Regions {
     private double weakestAround(DisjointSets sets, int cell) {
         int own = sets.find(cell);
         double weakest = -1;
-        for (Opening opening : openings.openings()) {
+        for (Opening opening : openings) {
             boolean bounds = (sets.find(opening.first()) == own) != (sets.find(opening.second()) == own);
             if (bounds && (weakest < 0 || opening.strength() < weakest)) {
                 weakest = opening.strength();
@@ -96,7 +101,7 @@ public final class Regions {
         while (grows) {
             grows = false;
             int own = sets.find(cell);
-            for (Opening opening : openings.openings()) {
+            for (Opening opening : openings) {
                 boolean bounds = (sets.find(opening.first()) == own) != (sets.find(opening.second()) == own);
                 if (bounds && opening.strength() <= level) {
                     sets.join(opening.first(), opening.second());
@@ -106,8 +111,8 @@ public final class Regions {
             }
         }
         int own = sets.find(cell);
-        for (int i = 0; i < openings.openings().size(); i++) {
-            Opening opening = openings.openings().get(i);
+        for (int i = 0; i < openings.size(); i++) {
+            Opening opening = openings.get(i);
             boolean isInside = sets.find(opening.first()) == own && sets.find(opening.second()) == own;
             if (isInside && of(opening.first()) != of(opening.second())) {
                 lifted.add(i);
@@ -140,8 +145,8 @@ public final class Regions {
         }
         int[] pieces = piecesBelow(best, region);
         Set<Integer> around = new TreeSet<>();
-        for (int i = 0; i < openings.openings().size(); i++) {
-            Opening opening = openings.openings().get(i);
+        for (int i = 0; i < openings.size(); i++) {
+            Opening opening = openings.get(i);
             boolean isWithin = of(opening.first()) == region && of(opening.second()) == region;
             if (isWithin && (pieces[opening.first()] == pieces[cell]) != (pieces[opening.second()] == pieces[cell])) {
                 around.add(i);
@@ -153,7 +158,7 @@ public final class Regions {
     /** The pieces that a region falls into if all its openings of a strength or more were dammed: equal numbers, one piece. */
     private int[] piecesBelow(double strength, int region) {
         DisjointSets kept = new DisjointSets(regionOfCell.length);
-        for (Opening opening : openings.openings()) {
+        for (Opening opening : openings) {
             if (of(opening.first()) == region && of(opening.second()) == region && opening.strength() < strength) {
                 kept.join(opening.first(), opening.second());
             }
@@ -164,7 +169,7 @@ public final class Regions {
     /** The strength of the strongest opening within a piece; negative if there is none. */
     private double strongestWithin(int[] pieces, int piece, int cell) {
         double strongest = -1;
-        for (Opening opening : openings.openings()) {
+        for (Opening opening : openings) {
             boolean isWithin = pieces[opening.first()] == piece && pieces[opening.second()] == piece;
             if (isWithin && of(opening.first()) == of(cell) && opening.first() != opening.second()) {
                 strongest = Math.max(strongest, opening.strength());

@@ -24,6 +24,8 @@ class DamsTest {
             opening(3, 4, 8, 0.1),
             opening(0, 4, 2, 0.95));
 
+    private final OpeningList listed = new OpeningList(rooms.openings(), rooms.strokePx());
+
     @Test
     void reachDecidesUnlessSomebodyHas() {
         assertThat(regions(Dams.at(0.5))).containsExactly(0, 1, 1, 2, 2);
@@ -53,10 +55,10 @@ class DamsTest {
 
     @Test
     void aLeakTakesTheWidestWay() {
-        assertThat(LeakTrace.between(rooms, Dams.at(1), 0, 4)).containsExactly(0, 1, 2, 3);
-        assertThat(LeakTrace.between(rooms, Dams.at(1).shutting(Set.of(2)), 0, 4))
+        assertThat(LeakTrace.between(listed, 5, Dams.at(1), 0, 4)).containsExactly(0, 1, 2, 3);
+        assertThat(LeakTrace.between(listed, 5, Dams.at(1).shutting(Set.of(2)), 0, 4))
                 .containsExactly(4);
-        assertThat(LeakTrace.between(rooms, Dams.at(0.5), 0, 4)).isEmpty();
+        assertThat(LeakTrace.between(listed, 5, Dams.at(0.5), 0, 4)).isEmpty();
     }
 
     @Test

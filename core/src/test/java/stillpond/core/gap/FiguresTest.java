@@ -24,7 +24,7 @@ class FiguresTest {
 
     private final Openings openings = Openings.of(ink);
     private final Regions regions = Regions.of(openings, Dams.at(openings.defaultReach()));
-    private final List<Figure> figures = Figures.of(openings.cells(), regions);
+    private final List<Figure> figures = Figures.of(openings.cells().graph(), regions);
 
     @Test
     void figuresAreToldApartAndTheLargestComesFirst() {
@@ -47,7 +47,7 @@ class FiguresTest {
                 new Ellipse2D.Double(100, 110, 30, 30),
                 new Arc2D.Double(150, 90, 120, 120, -90, 180, Arc2D.OPEN),
                 new Arc2D.Double(168, 108, 84, 84, -90, 180, Arc2D.OPEN)));
-        List<Figure> found = Figures.of(cup.cells(), Regions.of(cup, Dams.at(cup.defaultReach())));
+        List<Figure> found = Figures.of(cup.cells().graph(), Regions.of(cup, Dams.at(cup.defaultReach())));
         assertThat(found).hasSize(1);
         int inTheHandle = cup.cells().plane().numberAt((int) (225 * SCALE), (int) (150 * SCALE));
         assertThat(found.get(0).holes()).hasSize(1);
@@ -59,7 +59,8 @@ class FiguresTest {
     void anOpenFigureIsNone() {
         InkPlane open = Drawn.of(new Line2D.Double(60, 60, 60, 200), new Line2D.Double(60, 200, 200, 200));
         Openings none = Openings.of(open);
-        assertThat(Figures.of(none.cells(), Regions.of(none, Dams.at(1)))).isEmpty();
+        assertThat(Figures.of(none.cells().graph(), Regions.of(none, Dams.at(1))))
+                .isEmpty();
     }
 
     private int cell(double x, double y) {

@@ -1,0 +1,138 @@
+/* Made from the facade in the module `browser` by its DeclarationsTest. */
+declare module "rules" {
+  export interface Channel {
+    readonly min: number;
+    readonly max: number;
+    readonly step: number;
+    readonly unit: string;
+  }
+
+  export interface DamEffect {
+    readonly openings: Int32Array;
+    readonly before: string[];
+    readonly after: string[];
+    readonly reachBefore: number;
+    readonly reachAfter: number;
+  }
+
+  export interface FigureShown {
+    readonly cells: Int32Array;
+    readonly holes: Int32Array[];
+  }
+
+  export interface LedgerRow {
+    readonly fill: string;
+    readonly cells: Int32Array;
+    readonly regions: number;
+    readonly share: number;
+  }
+
+  export interface Nearest {
+    readonly index: number;
+    readonly difference: number;
+    readonly isHardToTell: boolean;
+  }
+
+  export interface RampStep {
+    readonly colour: string;
+    readonly paint: string;
+  }
+
+  export interface RegionShape {
+    readonly cells: Int32Array;
+    readonly area: number;
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly height: number;
+    readonly deepestX: number;
+    readonly deepestY: number;
+    readonly deepestCell: number;
+  }
+
+  export interface Shown {
+    readonly hex: string;
+    readonly wasOutside: boolean;
+  }
+
+  export interface SpillShown {
+    readonly dam: Int32Array;
+    readonly gaps: Int32Array;
+    readonly places: number;
+    readonly narrowestPx: number;
+    readonly times: number;
+    readonly way: Int32Array;
+  }
+
+  export interface Twins {
+    readonly first: number;
+    readonly second: number;
+    readonly difference: number;
+  }
+
+  export class Colours {
+    private constructor();
+    static adjusted(hexes: readonly string[], lightness: number, chroma: number, hueDegrees: number, only: ArrayLike<number>, sparesSkin: boolean, sparesNeutrals: boolean): string[];
+    static channels(model: string): Channel[];
+    static difference(first: string, second: string): number;
+    static mixed(from: string, to: string, share: number): string;
+    static nearest(hex: string, others: readonly string[]): Nearest | null;
+    static nudged(nudge: string, lightness: number, chroma: number, hue: number): Float64Array;
+    static numbers(model: string, hex: string): Float64Array;
+    static ofNumbers(model: string, numbers: ArrayLike<number>): Shown;
+    static polar(hex: string): Float64Array;
+    static ramp(from: string, to: string, count: number): string[];
+    static read(text: string): string | null;
+    static related(hex: string, kind: string): string[];
+    static seen(vision: string, packed: number): number;
+    static shown(lightness: number, chroma: number, hue: number): Shown;
+    static webSafe(hex: string): string;
+  }
+
+  export class Layer {
+    constructor(widthPx: number, heightPx: number, cells: ArrayLike<number>, depths: ArrayLike<number>, borders: ArrayLike<number>);
+    static middleOf(line: ArrayLike<number>): Float64Array;
+    openAt(strokePx: number, between: ArrayLike<number>, sizes: ArrayLike<number>, points: ArrayLike<number>, lines: ArrayLike<number>): void;
+  }
+
+  export class Ledgers {
+    private constructor();
+    static nearTwins(names: readonly string[], hexes: readonly string[], threshold: number): Twins[];
+    static ordered(order: string, names: readonly string[], cards: ArrayLike<number>, hexes: readonly string[], shares: ArrayLike<number>, regions: ArrayLike<number>): Int32Array;
+  }
+
+  export class Ramps {
+    private constructor();
+    static between(from: string, fromHex: string, to: string, toHex: string, count: number): RampStep[];
+  }
+
+  export class SheetRegions {
+    constructor(layer: Layer);
+    alike(cells: ArrayLike<number>): Int32Array;
+    apply(openings: ArrayLike<number>, before: readonly string[], after: readonly string[], reachBefore: number, reachAfter: number): void;
+    bigger(cell: number): Int32Array;
+    count(): number;
+    enclosed(outline: ArrayLike<number>): Int32Array;
+    endPreview(): void;
+    figures(): FigureShown[];
+    giving(openings: ArrayLike<number>, states: readonly string[], reach: number): DamEffect;
+    inked(): Int32Array;
+    inside(way: ArrayLike<number>): Int32Array;
+    isShutAt(opening: number, reach: number): boolean;
+    ledger(fills: readonly string[], cells: ArrayLike<number>): LedgerRow[];
+    load(reach: number, shut: ArrayLike<number>, open: ArrayLike<number>, inked: ArrayLike<number>): void;
+    nextEmpty(from: number, worn: ArrayLike<number>): number;
+    ofCells(): Int32Array;
+    open(): Int32Array;
+    pocketsBeside(cells: ArrayLike<number>, worn: ArrayLike<number>): Int32Array;
+    preview(reach: number): void;
+    reach(): number;
+    shape(region: number): RegionShape;
+    shut(): Int32Array;
+    smaller(cell: number): Int32Array;
+    spill(cell: number): SpillShown | null;
+    stateOf(opening: number): string;
+    takingBack(openings: ArrayLike<number>, before: readonly string[], after: readonly string[], reachBefore: number, reachAfter: number): DamEffect;
+    towards(from: number, direction: string): number;
+  }
+}

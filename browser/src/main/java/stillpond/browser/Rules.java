@@ -1,0 +1,14 @@
+package stillpond.browser;
+
+import org.teavm.jso.JSExportClasses;
+
+/** What a page may ask of the core; each class is one of the script's exports. */
+@JSExportClasses({Colours.class, Layer.class, Ledgers.class, Ramps.class, SheetRegions.class})
+public final class Rules {
+
+    private Rules() {}
+
+    public static void main(String[] arguments) {
+        // The compiler begins here; there is nothing to do until a page asks.
+    }
+}

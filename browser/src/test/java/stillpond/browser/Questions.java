@@ -1,0 +1,155 @@
+package stillpond.browser;
+
+import java.lang.reflect.Method;
+import java.lang.reflect.Parameter;
+import java.util.Random;
+import java.util.UUID;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import stillpond.core.colour.ColourModel;
+import stillpond.core.colour.ColourVision;
+import stillpond.core.colour.Nudge;
+import stillpond.core.colour.Related;
+import stillpond.core.gap.DamState;
+import stillpond.core.ledger.ColourOrder;
+import stillpond.core.region.Direction;
+
+/** Makes up arguments by chance; what a parameter means is told by its name. */
+final class Questions {
+
+    private static final String[] CSS = {
+        "#%h",
+        "rgb(%n %n %n)",
+        "rgb(%n, %n, %n, 0.5)",
+        "hsl(%ndeg %p %p)",
+        "hwb(%n %p %p / 50%)",
+        "lab(%p %n -%n)",
+        "lch(%p %n 0.3turn)",
+        "oklab(0.%n 0.0%n -0.0%n)",
+        "oklch(%p 0.1 %n)",
+        "color(srgb 0.%n 0.%n 0.%n)",
+        "teal",
+        "rebeccapurple",
+        "rgb(%n %n",
+        "%n",
+        "oklch(none 0 0)"
+    };
+
+    private static final String[] NAMES = {"Coat", "coat", "Hatband", "Sea", "Skin"};
+    private static final String[] FILLS = {
+        "none",
+        "5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10",
+        "flat 40% 5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10",
+        "linear 100% 1 2 30 40 0% 5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10 100% 0a1b2c3d-0000-4000-8000-0123456789ab",
+        "pattern 80% 0 0 20 0 stripes plain 0a1b2c3d-0000-4000-8000-0123456789ab 5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10"
+    };
+
+    private Questions() {}
+
+    /** @param layer and the number of its regions: null and 0 where the question is of none */
+    static Object[] of(Method method, Random random, MadeLayer layer, int regions) {
+        Parameter[] parameters = method.getParameters();
+        Object[] arguments = new Object[parameters.length];
+        int length = layer == null ? 0 : random.nextInt(1 + Math.min(8, layer.openingCount()));
+        int[] openings = layer == null ? new int[0] : distinct(random, layer.openingCount(), length);
+        int rows = 1 + random.nextInt(12);
+        for (int i = 0; i < parameters.length; i++) {
+            arguments[i] = argument(parameters[i], random, layer, regions, openings, rows);
+        }
+        if (method.getName().equals("load")) {
+            int third = openings.length / 3;
+            arguments[1] = part(openings, 0, 2 * third);
+            arguments[2] = part(openings, 2 * third, openings.length);
+            arguments[3] = part(openings, 0, third);
+        }
+        return arguments;
+    }
+
+    private static Object argument(
+            Parameter parameter, Random random, MadeLayer layer, int regions, int[] openings, int rows) {
+        boolean isWhole = parameter.getType().equals(int.class);
+        return switch (parameter.getName()) {
+            case "first", "second", "hex", "fromHex", "toHex" -> hex(random);
+            case "from", "to" -> isWhole ? random.nextInt(regions) : idOrHex(parameter, random);
+            case "lightness" -> isWhole ? (Object) (random.nextInt(41) - 20) : (Object) random.nextDouble();
+            case "chroma" -> isWhole ? (Object) (random.nextInt(41) - 20) : (Object) (0.4 * random.nextDouble());
+            case "share" -> random.nextDouble();
+            case "hue" -> 360 * random.nextDouble();
+            case "hueDegrees" -> 360 * random.nextDouble() - 180;
+            case "only" ->
+                random.nextBoolean() ? new double[0] : random.doubles(3, 0, 180).toArray();
+            case "sparesSkin", "sparesNeutrals" -> random.nextBoolean();
+            case "nudge" -> any(random, Nudge.values()).name();
+            case "kind" -> any(random, Related.values()).name();
+            case "vision" -> any(random, ColourVision.values()).name();
+            case "model" -> any(random, ColourModel.values()).id();
+            case "order" -> any(random, ColourOrder.values()).name();
+            case "numbers" -> random.doubles(3, -20, 400).toArray();
+            case "packed" -> random.nextInt(1 << 24);
+            case "text" -> css(random);
+            case "count" -> 2 + random.nextInt(8);
+            case "threshold" -> 0.5 + 10 * random.nextDouble();
+            case "hexes", "others" -> some(rows, () -> hex(random));
+            case "names" -> some(rows, () -> any(random, NAMES));
+            case "cards" -> random.ints(rows, 0, 4).toArray();
+            case "shares" -> random.doubles(rows).toArray();
+            case "regions" -> random.ints(rows, 0, 9).toArray();
+            case "cell" -> random.nextInt(layer.count());
+            case "cells", "outline" -> distinct(random, layer.count(), 1 + random.nextInt(layer.count()));
+            case "fills" -> some(layer.count(), () -> any(random, FILLS));
+            case "worn" -> random.ints(layer.count(), 0, 3).toArray();
+            case "opening" -> random.nextInt(layer.openingCount());
+            case "openings", "shut", "open", "inked" -> openings;
+            case "states", "before", "after" ->
+                some(openings.length, () -> any(random, DamState.values()).name());
+            case "reach" -> random.nextInt(4) == 0 && mayStay(parameter) ? -1.0 : random.nextDouble();
+            case "reachBefore", "reachAfter" -> random.nextDouble();
+            case "direction" -> any(random, Direction.values()).name();
+            case "region" -> random.nextInt(regions);
+            case "line", "way" ->
+                random.doubles(2 * (3 + random.nextInt(6)), 0, 140).toArray();
+            default -> throw new IllegalArgumentException("No questions are known for " + parameter + ".");
+        };
+    }
+
+    private static boolean mayStay(Parameter parameter) {
+        return parameter.getDeclaringExecutable().getName().equals("giving");
+    }
+
+    private static String idOrHex(Parameter parameter, Random random) {
+        boolean namesASwatch =
+                parameter.getDeclaringExecutable().getDeclaringClass().equals(Ramps.class);
+        return namesASwatch ? new UUID(random.nextLong(), random.nextLong()).toString() : hex(random);
+    }
+
+    private static String[] some(int count, Supplier<String> each) {
+        return Stream.generate(each).limit(count).toArray(String[]::new);
+    }
+
+    private static String css(Random random) {
+        String text = any(random, CSS);
+        while (text.contains("%h") || text.contains("%n") || text.contains("%p")) {
+            text = text.replaceFirst("%h", hex(random).substring(1))
+                    .replaceFirst("%n", String.valueOf(random.nextInt(300)))
+                    .replaceFirst("%p", random.nextInt(101) + "%");
+        }
+        return text;
+    }
+
+    private static String hex(Random random) {
+        return String.format("#%06x", random.nextInt(1 << 24));
+    }
+
+    private static int[] distinct(Random random, int bound, int count) {
+        return random.ints(0, bound).distinct().limit(count).toArray();
+    }
+
+    private static int[] part(int[] numbers, int start, int end) {
+        return IntStream.range(start, end).map(i -> numbers[i]).toArray();
+    }
+
+    private static <T> T any(Random random, T[] values) {
+        return values[random.nextInt(values.length)];
+    }
+}

@@ -1,0 +1,165 @@
+package stillpond.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.lang.reflect.Array;
+import java.lang.reflect.Method;
+import java.lang.reflect.RecordComponent;
+import java.net.URISyntaxException;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The compiled rules answer as the core does in the JVM: whole numbers and texts the same, other numbers to within 1e-9. */
+class SameAnswersTest {
+
+    private static final Path SCRIPT = Path.of("target/rules/rules.js").toAbsolutePath();
+    private static final int QUESTIONS_OF_EACH_KIND = 10_000;
+    private static final int LAYERS = 200;
+    private static final double NEAR = 1e-9;
+    private static final Object NOTHING = new Object();
+    private static final Class<?>[] OPEN_AT = {double.class, int[].class, double[].class, int[].class, double[].class};
+
+    private final JsonMapper json = JsonMapper.shared();
+    private final BlockingQueue<Asked> asked = new LinkedBlockingQueue<>();
+
+    /** @param question as it was put to the script */
+    private record Asked(String question, Object answer) {}
+
+    @Test
+    void theScriptAnswersAsTheCoreDoes() throws Exception {
+        Process script = new ProcessBuilder(
+                        "node", ask().toString(), SCRIPT.toUri().toString())
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
+                .start();
+        CompletableFuture<Void> asking = CompletableFuture.runAsync(() -> askAll(script));
+        int compared = compare(script);
+        asking.get();
+
+        assertThat(compared)
+                .isGreaterThanOrEqualTo(QUESTIONS_OF_EACH_KIND
+                        * (statics().size()
+                                + Exports.methods(SheetRegions.class).size()));
+    }
+
+    private void askAll(Process script) {
+        try (BufferedWriter out = script.outputWriter()) {
+            for (Method method : statics()) {
+                Random random = new Random(method.getName().hashCode());
+                for (int i = 0; i < QUESTIONS_OF_EACH_KIND; i++) {
+                    ask(out, null, method, Questions.of(method, random, null, 0));
+                }
+            }
+            for (int layer = 0; layer < LAYERS; layer++) {
+                askOfLayer(out, new Random(layer));
+            }
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static List<Method> statics() {
+        return Exports.classes().stream()
+                .flatMap(each -> Exports.methods(each).stream())
+                .filter(Exports::isStatic)
+                .toList();
+    }
+
+    private void askOfLayer(BufferedWriter out, Random random) throws Exception {
+        MadeLayer made = MadeLayer.of(random);
+        Layer layer = made.layer();
+        write(out, Map.of("make", "Layer", "arguments", made.cells()));
+        ask(out, layer, Layer.class.getMethod("openAt", OPEN_AT), made.openings());
+        SheetRegions regions = new SheetRegions(layer);
+        write(out, Map.of("make", "SheetRegions", "arguments", List.of()));
+        for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS; i++) {
+            for (Method method : Exports.methods(SheetRegions.class)) {
+                ask(out, regions, method, Questions.of(method, random, made, regions.count()));
+            }
+        }
+    }
+
+    private void ask(BufferedWriter out, Object of, Method method, Object... arguments) throws Exception {
+        Object answer = method.invoke(of, arguments);
+        Map<String, Object> question = new HashMap<>(Map.of("ask", method.getName(), "arguments", arguments));
+        if (of == null) {
+            question.put("of", method.getDeclaringClass().getSimpleName());
+        }
+        asked.put(new Asked(json.writeValueAsString(question), answer == null ? NOTHING : answer));
+        write(out, question);
+    }
+
+    private void write(BufferedWriter out, Map<String, Object> question) throws IOException {
+        out.write(json.writeValueAsString(question));
+        out.newLine();
+    }
+
+    private int compare(Process script) {
+        int count = 0;
+        try (BufferedReader in = script.inputReader()) {
+            for (String line = in.readLine(); line != null; line = in.readLine()) {
+                Asked question = asked.take();
+                JsonNode answer = json.readTree(line);
+                if (!isSame(question.answer(), answer)) {
+                    throw new AssertionError(question.question() + " was answered " + line + ", and in the JVM "
+                            + json.writeValueAsString(question.answer()));
+                }
+                count++;
+            }
+            return count;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        } finally {
+            script.destroy();
+        }
+    }
+
+    private static boolean isSame(Object expected, JsonNode answer) {
+        if (expected == NOTHING) {
+            return answer.isNull();
+        }
+        if (expected instanceof Double number) {
+            return Math.abs(number - answer.asDouble()) <= NEAR * Math.max(1, Math.abs(number));
+        }
+        if (expected.getClass().isArray()) {
+            boolean isSame = answer.isArray() && answer.size() == Array.getLength(expected);
+            for (int i = 0; isSame && i < answer.size(); i++) {
+                isSame = isSame(Array.get(expected, i), answer.get(i));
+            }
+            return isSame;
+        }
+        if (expected instanceof Record) {
+            return Stream.of(expected.getClass().getRecordComponents())
+                    .allMatch(each -> isSame(valueOf(expected, each), answer.path(each.getName())));
+        }
+        return answer.isValueNode() && expected.toString().equals(answer.asString());
+    }
+
+    private static Object valueOf(Object of, RecordComponent component) {
+        try {
+            return component.getAccessor().invoke(of);
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Path ask() throws URISyntaxException {
+        return Path.of(SameAnswersTest.class.getResource("ask.mjs").toURI());
+    }
+}

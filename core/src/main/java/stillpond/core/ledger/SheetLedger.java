@@ -1,0 +1,66 @@
+package stillpond.core.ledger;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.IntPredicate;
+import stillpond.core.fill.Fill;
+import stillpond.core.region.RegionMap;
+
+/** The fills in use on one sheet. A swatch is in use in gradients and patterns too, which have rows of their own besides. */
+public final class SheetLedger {
+
+    private SheetLedger() {}
+
+    /**
+     * Whatever wears one fill, or takes a colour from one swatch.
+     *
+     * @param cells in rising order
+     * @param regions how many those cells lie in
+     * @param share of the sheet that they cover, 0 to 1
+     */
+    public record Row(Fill fill, List<Integer> cells, int regions, double share) {
+
+        public Row {
+            cells = List.copyOf(cells);
+        }
+    }
+
+    /**
+     * In the order in which the fills come on the sheet.
+     *
+     * @param worn by cell
+     * @param isMeant which cells are looked at
+     */
+    public static List<Row> of(RegionMap map, List<Fill> worn, IntPredicate isMeant) {
+        Map<Fill, List<Integer>> cells = new LinkedHashMap<>();
+        for (int cell = 0; cell < worn.size(); cell++) {
+            if (isMeant.test(cell)) {
+                Fill fill = worn.get(cell);
+                cells.computeIfAbsent(fill, any -> new ArrayList<>()).add(cell);
+                int number = cell;
+                fill.swatches().stream()
+                        .map(Fill::flat)
+                        .filter(swatch -> !swatch.equals(fill))
+                        .forEach(swatch -> cells.computeIfAbsent(swatch, any -> new ArrayList<>())
+                                .add(number));
+            }
+        }
+        List<Row> rows = new ArrayList<>();
+        cells.forEach((fill, all) -> rows.add(row(map, fill, all)));
+        return rows;
+    }
+
+    private static Row row(RegionMap map, Fill fill, List<Integer> cells) {
+        BitSet regions = new BitSet();
+        long area = 0;
+        for (int cell : cells) {
+            regions.set(map.regions().of(cell));
+            area += map.graph().cells().get(cell).areaPx();
+        }
+        double sheet = (double) map.graph().widthPx() * map.graph().heightPx();
+        return new Row(fill, cells, regions.cardinality(), area / sheet);
+    }
+}
