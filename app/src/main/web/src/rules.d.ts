@@ -20,11 +20,29 @@ declare module "rules" {
     readonly holes: Int32Array[];
   }
 
+  export interface FillParts {
+    readonly kind: string;
+    readonly opacity: number;
+    readonly span: Int32Array;
+    readonly percents: Int32Array;
+    readonly swatches: string[];
+    readonly motif: string;
+    readonly mirrored: boolean;
+  }
+
   export interface LedgerRow {
     readonly fill: string;
     readonly cells: Int32Array;
     readonly regions: number;
     readonly share: number;
+  }
+
+  export interface LightParts {
+    readonly all: RuleParts;
+    readonly cards: string[];
+    readonly rules: RuleParts[];
+    readonly swatches: string[];
+    readonly exceptions: string[];
   }
 
   export interface Nearest {
@@ -48,6 +66,16 @@ declare module "rules" {
     readonly deepestX: number;
     readonly deepestY: number;
     readonly deepestCell: number;
+  }
+
+  export interface RuleParts {
+    readonly blend: string;
+    readonly tint: string;
+    readonly strength: number;
+    readonly lightness: number;
+    readonly chroma: number;
+    readonly hue: number;
+    readonly contrast: number;
   }
 
   export interface Shown {
@@ -89,6 +117,26 @@ declare module "rules" {
     static webSafe(hex: string): string;
   }
 
+  export class FillLook {
+    private constructor();
+    argb(): Int32Array;
+    at(x: number, y: number): number;
+    mean(): number;
+    static of(text: string, swatches: readonly string[], hexes: readonly string[]): FillLook;
+  }
+
+  export class FillTexts {
+    private constructor();
+    static flat(opacity: number, swatch: string): string;
+    static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
+    static laying(fill: string, worn: readonly string[]): Int32Array;
+    static parts(text: string): FillParts;
+    static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, swatches: readonly string[]): string;
+    static swatches(text: string): string[];
+    static takingBack(worn: readonly string[], before: readonly string[], after: readonly string[]): Int32Array;
+    static wearing(text: string, swatches: readonly string[], instead: readonly string[]): string;
+  }
+
   export class Layer {
     constructor(widthPx: number, heightPx: number, cells: ArrayLike<number>, depths: ArrayLike<number>, borders: ArrayLike<number>);
     static middleOf(line: ArrayLike<number>): Float64Array;
@@ -99,6 +147,13 @@ declare module "rules" {
     private constructor();
     static nearTwins(names: readonly string[], hexes: readonly string[], threshold: number): Twins[];
     static ordered(order: string, names: readonly string[], cards: ArrayLike<number>, hexes: readonly string[], shares: ArrayLike<number>, regions: ArrayLike<number>): Int32Array;
+  }
+
+  export class Lights {
+    private constructor();
+    static parts(text: string): LightParts;
+    static rule(blend: string, tint: string, strength: number, lightness: number, chroma: number, hue: number, contrast: number): string;
+    static text(all: string, cards: readonly string[], rules: readonly string[], swatches: readonly string[], exceptions: readonly string[]): string;
   }
 
   export class Ramps {

@@ -74,7 +74,7 @@ async function open(): Promise<void> {
   ]);
   const fills = new Fills(layer.id, layer.cellCount, state.palette.cards);
   const motifs = new MotifPictures(`/projects/${path.split("/")[2]}/motifs`);
-  const view = new SheetView(passes, map, ink, fills, motifs);
+  const view = new SheetView(passes, map, ink, openings.strokePx, fills, motifs);
   const regions = new Regions(map, openings, layer);
   const work = new Work(path, desk.dataset["person"]!, state.sheet, fills, regions);
   work.start(state);

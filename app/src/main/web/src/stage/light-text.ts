@@ -1,13 +1,7 @@
-/** What a light does to colours; see LightRule on the server. */
-export interface Rule {
-  readonly blend: string;
-  readonly tint: string;
-  readonly strength: number;
-  readonly lightness: number;
-  readonly chroma: number;
-  readonly hue: number;
-  readonly contrast: number;
-}
+import { Lights, type RuleParts } from "rules";
+
+/** What a light does to colours. */
+export type Rule = RuleParts;
 
 /** A light, read from and written in its stored form. */
 export class LightText {
@@ -19,43 +13,30 @@ export class LightText {
   ) {}
 
   static read(text: string): LightText {
-    const light = new LightText(ruleOf("multiply #ffffff 0 0 0 0 0"), new Map(), new Map());
-    for (const part of text.split("; ")) {
-      const [kind, id, ...rest] = part.split(" ");
-      if (kind === "all") {
-        light.all = ruleOf([id, ...rest].join(" "));
-      } else if (kind === "card") {
-        light.byCard.set(id!, ruleOf(rest.join(" ")));
-      } else {
-        light.exceptions.set(id!, rest[0]!);
-      }
-    }
-    return light;
+    const { all, cards, rules, swatches, exceptions } = Lights.parts(text);
+    return new LightText(
+      plain(all),
+      new Map(cards.map((card, i) => [card, plain(rules[i]!)])),
+      new Map(swatches.map((swatch, i) => [swatch, exceptions[i]!])),
+    );
   }
 
   text(): string {
-    return [
-      `all ${textOf(this.all)}`,
-      ...[...this.byCard].map(([card, rule]) => `card ${card} ${textOf(rule)}`),
-      ...[...this.exceptions].map(([swatch, as]) => `part ${swatch} ${as}`),
-    ].join("; ");
+    return Lights.text(
+      ruleText(this.all),
+      [...this.byCard.keys()],
+      [...this.byCard.values()].map(ruleText),
+      [...this.exceptions.keys()],
+      [...this.exceptions.values()],
+    );
   }
 }
 
-function ruleOf(text: string): Rule {
-  const [blend, tint, ...numbers] = text.split(" ");
-  const [strength, lightness, chroma, hue, contrast] = numbers.map(Number);
-  return {
-    blend: blend!,
-    tint: tint!,
-    strength: strength!,
-    lightness: lightness!,
-    chroma: chroma!,
-    hue: hue!,
-    contrast: contrast!,
-  };
+/** One whose parts can be spread. */
+function plain({ blend, tint, strength, lightness, chroma, hue, contrast }: RuleParts): Rule {
+  return { blend, tint, strength, lightness, chroma, hue, contrast };
 }
 
-function textOf({ blend, tint, strength, lightness, chroma, hue, contrast }: Rule): string {
-  return [blend, tint, strength, lightness, chroma, hue, contrast].join(" ");
+function ruleText({ blend, tint, strength, lightness, chroma, hue, contrast }: Rule): string {
+  return Lights.rule(blend, tint, strength, lightness, chroma, hue, contrast);
 }

@@ -3,7 +3,16 @@ package stillpond.browser;
 import org.teavm.jso.JSExportClasses;
 
 /** What a page may ask of the core; each class is one of the script's exports. */
-@JSExportClasses({Colours.class, Layer.class, Ledgers.class, Ramps.class, SheetRegions.class})
+@JSExportClasses({
+    Colours.class,
+    FillLook.class,
+    FillTexts.class,
+    Layer.class,
+    Ledgers.class,
+    Lights.class,
+    Ramps.class,
+    SheetRegions.class
+})
 public final class Rules {
 
     private Rules() {}

@@ -54,8 +54,10 @@ class DeclarationsTest {
     private static void exported(Class<?> type, StringBuilder text) {
         text.append("  export class ").append(type.getSimpleName()).append(" {\n");
         Constructor<?> constructor = type.getDeclaredConstructors()[0];
-        text.append(Exports.canBeMade(type) ? "    constructor(" : "    private constructor(");
-        text.append(parameters(constructor.getParameters())).append(");\n");
+        text.append(
+                Exports.canBeMade(type)
+                        ? "    constructor(" + parameters(constructor.getParameters()) + ");\n"
+                        : "    private constructor();\n");
         for (Method method : Exports.methods(type)) {
             text.append(Exports.isStatic(method) ? "    static " : "    ");
             text.append(method.getName()).append("(").append(parameters(method.getParameters()));

@@ -7,6 +7,7 @@ import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
+import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -57,6 +58,13 @@ final class Exports {
                 records.add(element);
             }
         });
+        // Records may hold others.
+        List.copyOf(records).stream()
+                .flatMap(each -> Arrays.stream(each.getRecordComponents()))
+                .map(RecordComponent::getType)
+                .map(type -> type.isArray() ? type.getComponentType() : type)
+                .filter(Class::isRecord)
+                .forEach(records::add);
         return List.copyOf(records);
     }
 }

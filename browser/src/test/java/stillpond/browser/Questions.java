@@ -2,15 +2,18 @@ package stillpond.browser;
 
 import java.lang.reflect.Method;
 import java.lang.reflect.Parameter;
+import java.util.Locale;
 import java.util.Random;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import stillpond.core.colour.BlendMode;
 import stillpond.core.colour.ColourModel;
 import stillpond.core.colour.ColourVision;
 import stillpond.core.colour.Nudge;
 import stillpond.core.colour.Related;
+import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamState;
 import stillpond.core.ledger.ColourOrder;
 import stillpond.core.region.Direction;
@@ -37,13 +40,20 @@ final class Questions {
     };
 
     private static final String[] NAMES = {"Coat", "coat", "Hatband", "Sea", "Skin"};
+    private static final String[] SWATCHES = {
+        "5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10",
+        "0a1b2c3d-0000-4000-8000-0123456789ab",
+        "f00dfeed-1234-4abc-9def-0000000000ff"
+    };
     private static final String[] FILLS = {
         "none",
-        "5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10",
-        "flat 40% 5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10",
-        "linear 100% 1 2 30 40 0% 5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10 100% 0a1b2c3d-0000-4000-8000-0123456789ab",
-        "pattern 80% 0 0 20 0 stripes plain 0a1b2c3d-0000-4000-8000-0123456789ab 5f0c9c0e-6f0b-4d4e-9a53-4f8b3f1c2d10"
+        SWATCHES[0],
+        "flat 40% " + SWATCHES[0],
+        "linear 100% 1 2 30 40 0% " + SWATCHES[0] + " 100% " + SWATCHES[1],
+        "radial 70% 50 50 90 40 10% " + SWATCHES[2] + " 30% " + SWATCHES[1] + " 80% " + SWATCHES[2],
+        "pattern 80% 0 0 20 0 stripes plain " + SWATCHES[1] + " " + SWATCHES[0]
     };
+    private static final String LIGHT_RULE = "multiply #5b4a7a 60 -8 -10 0 12";
 
     private Questions() {}
 
@@ -53,7 +63,7 @@ final class Questions {
         Object[] arguments = new Object[parameters.length];
         int length = layer == null ? 0 : random.nextInt(1 + Math.min(8, layer.openingCount()));
         int[] openings = layer == null ? new int[0] : distinct(random, layer.openingCount(), length);
-        int rows = 1 + random.nextInt(12);
+        int rows = 2 + random.nextInt(12);
         for (int i = 0; i < parameters.length; i++) {
             arguments[i] = argument(parameters[i], random, layer, regions, openings, rows);
         }
@@ -70,12 +80,28 @@ final class Questions {
             Parameter parameter, Random random, MadeLayer layer, int regions, int[] openings, int rows) {
         boolean isWhole = parameter.getType().equals(int.class);
         return switch (parameter.getName()) {
-            case "first", "second", "hex", "fromHex", "toHex" -> hex(random);
+            case "first", "second", "hex", "fromHex", "toHex", "tint" -> hex(random);
             case "from", "to" -> isWhole ? random.nextInt(regions) : idOrHex(parameter, random);
             case "lightness" -> isWhole ? (Object) (random.nextInt(41) - 20) : (Object) random.nextDouble();
             case "chroma" -> isWhole ? (Object) (random.nextInt(41) - 20) : (Object) (0.4 * random.nextDouble());
+            case "strength" -> random.nextInt(101);
+            case "contrast" -> random.nextInt(201) - 100;
+            case "blend" -> any(random, BlendMode.values()).standardName();
+            case "opacity" -> 1 + random.nextInt(100);
+            case "course" -> any(random, Fill.Course.values()).name().toLowerCase(Locale.ROOT);
+            case "motif" -> "stripes-2";
+            case "mirrored" -> random.nextBoolean();
+            case "span" -> new int[] {random.nextInt(50), -7, 60 + random.nextInt(50), random.nextInt(50)};
+            case "percents" -> random.ints(rows, 0, 101).sorted().toArray();
+            case "swatch" -> any(random, SWATCHES);
+            case "swatches" -> swatches(parameter, rows, random);
+            case "instead" -> some(rows, () -> any(random, SWATCHES));
+            case "all" -> LIGHT_RULE;
+            case "rules" -> some(rows, () -> LIGHT_RULE);
+            case "exceptions" -> some(rows, () -> random.nextBoolean() ? "drawn" : hex(random));
+            case "x", "y" -> 100 * random.nextDouble();
             case "share" -> random.nextDouble();
-            case "hue" -> 360 * random.nextDouble();
+            case "hue" -> isWhole ? (Object) (random.nextInt(361) - 180) : (Object) (360 * random.nextDouble());
             case "hueDegrees" -> 360 * random.nextDouble() - 180;
             case "only" ->
                 random.nextBoolean() ? new double[0] : random.doubles(3, 0, 180).toArray();
@@ -87,22 +113,33 @@ final class Questions {
             case "order" -> any(random, ColourOrder.values()).name();
             case "numbers" -> random.doubles(3, -20, 400).toArray();
             case "packed" -> random.nextInt(1 << 24);
-            case "text" -> css(random);
+            case "text" -> text(parameter, random);
             case "count" -> 2 + random.nextInt(8);
             case "threshold" -> 0.5 + 10 * random.nextDouble();
             case "hexes", "others" -> some(rows, () -> hex(random));
             case "names" -> some(rows, () -> any(random, NAMES));
-            case "cards" -> random.ints(rows, 0, 4).toArray();
+            case "cards" ->
+                parameter.getType().equals(int[].class)
+                        ? random.ints(rows, 0, 4).toArray()
+                        : swatches(parameter, rows, random);
             case "shares" -> random.doubles(rows).toArray();
             case "regions" -> random.ints(rows, 0, 9).toArray();
             case "cell" -> random.nextInt(layer.count());
             case "cells", "outline" -> distinct(random, layer.count(), 1 + random.nextInt(layer.count()));
+            case "fill" -> any(random, FILLS);
             case "fills" -> some(layer.count(), () -> any(random, FILLS));
-            case "worn" -> random.ints(layer.count(), 0, 3).toArray();
+            case "worn" ->
+                layer == null
+                        ? some(rows, () -> any(random, FILLS))
+                        : random.ints(layer.count(), 0, 3).toArray();
             case "opening" -> random.nextInt(layer.openingCount());
             case "openings", "shut", "open", "inked" -> openings;
             case "states", "before", "after" ->
-                some(openings.length, () -> any(random, DamState.values()).name());
+                layer == null
+                        ? some(rows, () -> any(random, FILLS))
+                        : some(
+                                openings.length,
+                                () -> any(random, DamState.values()).name());
             case "reach" -> random.nextInt(4) == 0 && mayStay(parameter) ? -1.0 : random.nextDouble();
             case "reachBefore", "reachAfter" -> random.nextDouble();
             case "direction" -> any(random, Direction.values()).name();
@@ -111,6 +148,23 @@ final class Questions {
                 random.doubles(2 * (3 + random.nextInt(6)), 0, 140).toArray();
             default -> throw new IllegalArgumentException("No questions are known for " + parameter + ".");
         };
+    }
+
+    private static String text(Parameter parameter, Random random) {
+        Class<?> asked = parameter.getDeclaringExecutable().getDeclaringClass();
+        if (asked.equals(Colours.class)) {
+            return css(random);
+        }
+        return asked.equals(Lights.class)
+                ? "all " + LIGHT_RULE + "; card " + any(random, SWATCHES) + " " + LIGHT_RULE + "; part "
+                        + any(random, SWATCHES) + " " + hex(random)
+                : any(random, FILLS);
+    }
+
+    /** As many as a fill takes. */
+    private static String[] swatches(Parameter parameter, int rows, Random random) {
+        boolean isPattern = parameter.getDeclaringExecutable().getName().equals("pattern");
+        return some(isPattern ? Math.min(rows, 4) : rows, () -> any(random, SWATCHES));
     }
 
     private static boolean mayStay(Parameter parameter) {

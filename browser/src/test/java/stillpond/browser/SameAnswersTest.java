@@ -63,6 +63,10 @@ class SameAnswersTest {
                     ask(out, null, method, Questions.of(method, random, null, 0));
                 }
             }
+            Random looks = new Random(1);
+            for (int i = 0; i < QUESTIONS_OF_EACH_KIND; i++) {
+                askOfLook(out, looks);
+            }
             for (int layer = 0; layer < LAYERS; layer++) {
                 askOfLayer(out, new Random(layer));
             }
@@ -75,7 +79,20 @@ class SameAnswersTest {
         return Exports.classes().stream()
                 .flatMap(each -> Exports.methods(each).stream())
                 .filter(Exports::isStatic)
+                .filter(method -> method.getReturnType() != FillLook.class)
                 .toList();
+    }
+
+    private void askOfLook(BufferedWriter out, Random random) throws Exception {
+        Method of = FillLook.class.getMethod("of", String.class, String[].class, String[].class);
+        Object[] arguments = Questions.of(of, random, null, 0);
+        FillLook look = (FillLook) of.invoke(null, arguments);
+        write(out, Map.of("make", "FillLook", "arguments", arguments));
+        for (Method method : Exports.methods(FillLook.class)) {
+            if (!Exports.isStatic(method)) {
+                ask(out, look, method, Questions.of(method, random, null, 0));
+            }
+        }
     }
 
     private void askOfLayer(BufferedWriter out, Random random) throws Exception {

@@ -24,6 +24,8 @@ for await (const line of createInterface({ input: process.stdin })) {
   if (make === "Layer") {
     layer = new rules.Layer(...given);
     object = layer;
+  } else if (make === "FillLook") {
+    object = rules.FillLook.of(...given);
   } else if (make) {
     object = new rules[make](layer);
   } else {

@@ -1,5 +1,6 @@
 import { atom } from "nanostores";
-import { Looks, colourAt, hexOf, rgbaOf, type Rgba } from "./looks";
+import { FillTexts } from "rules";
+import { Looks, hexOf, rgbaOf, type Rgba } from "./looks";
 import { madeOf, swatchesOf, wearing } from "./made";
 import { NO_FILL, type Card, type Fill, type LayerState, type Swap, type Swatch } from "./state";
 
@@ -209,16 +210,26 @@ export class Fills {
 
   /** What laying a fill on some cells would change. */
   laying(fill: Fill, cells: Iterable<number>): Swap[] {
-    return [...new Set(cells)]
-      .map((cell) => ({ cell, before: this.of(cell), after: fill }))
-      .filter((swap) => swap.before !== swap.after);
+    const meant = [...new Set(cells)];
+    const worn = meant.map((cell) => this.of(cell));
+    return [...FillTexts.laying(fill, worn)].map((i) => ({
+      cell: meant[i]!,
+      before: worn[i]!,
+      after: fill,
+    }));
   }
 
   /** What taking some swaps back would change; a cell that was changed since is left alone. */
   takingBack(swaps: Swap[]): Swap[] {
-    return swaps
-      .filter((swap) => this.of(swap.cell) === swap.after)
-      .map((swap) => ({ cell: swap.cell, before: swap.after, after: swap.before }));
+    const taken = FillTexts.takingBack(
+      swaps.map((swap) => this.of(swap.cell)),
+      swaps.map((swap) => swap.before),
+      swaps.map((swap) => swap.after),
+    );
+    return [...taken].map((i) => {
+      const { cell, before, after } = swaps[i]!;
+      return { cell, before: after, after: before };
+    });
   }
 
   apply(swaps: Swap[]): void {
@@ -250,7 +261,7 @@ export class Fills {
   /** The colour of a cell at a place of the sheet, however the sheet is looked at. */
   wornAt(cell: number, x: number, y: number): Rgba {
     const number = this.lookOf(cell);
-    return number === undefined ? this.worn(cell) : colourAt(this.looks.all[number]!, x, y);
+    return number === undefined ? this.worn(cell) : this.looks.all[number]!.at(x, y);
   }
 
   /** A swatch by the fill that is it all over; undefined for every other fill. */

@@ -1,14 +1,13 @@
 import { atom } from "nanostores";
-import { Colours } from "rules";
-import { madeOf, type Gradient, type Pattern } from "./made";
+import { FillLook } from "rules";
+import { madeOf, swatchesOf, textOf, type Gradient, type Pattern } from "./made";
 import type { Fill } from "./state";
 
 /** Red, green, blue and opacity, 0 to 255. */
 export type Rgba = readonly [number, number, number, number];
 
-/** How many colours of a gradient are kept; the core keeps as many. */
+/** How many colours of a look are drawn from at the most. */
 export const STEPS = 256;
-const CLEAR: Rgba = [0, 0, 0, 0];
 
 /** A fill of several colours, ready to be drawn. */
 export interface Look {
@@ -17,6 +16,8 @@ export interface Look {
   readonly colours: Uint8Array;
   /** Its colours taken together. */
   readonly mean: Rgba;
+  /** The colour at a place of the sheet; a pattern is one even colour here. */
+  at(x: number, y: number): Rgba;
 }
 
 /** The fills of several colours that are worn on a sheet, each with a number of its own for as long as a cell wears it. */
@@ -76,61 +77,27 @@ export class Looks {
 
   /** What a fill of several colours shows, worn or not. */
   look(made: Gradient | Pattern): Look {
-    const opacity = Math.round((255 * made.opacity) / 100);
-    const list = made.kind === "pattern" ? this.inks(made) : this.along(made);
-    const colours = new Uint8Array(4 * list.length);
-    list.forEach((colour, i) => colours.set([...colour.slice(0, 3), colour[3] === 0 ? 0 : opacity], 4 * i));
-    const sums = [0, 1, 2, 3].map((channel) =>
-      Math.round(list.reduce((sum, _, i) => sum + colours[4 * i + channel]!, 0) / Math.max(1, list.length)),
-    );
-    return { made, colours, mean: list.length === 0 ? CLEAR : (sums as unknown as Rgba) };
-  }
-
-  /** At least four, the last one standing for those that are missing. */
-  private inks({ inks }: Pattern): Rgba[] {
-    const shown = inks.map((ink) => this.colourOf(ink)).filter((colour) => colour !== undefined);
-    while (shown.length > 0 && shown.length < 4) {
-      shown.push(shown.at(-1)!);
-    }
-    return shown.length === 0 ? [CLEAR, CLEAR, CLEAR, CLEAR] : shown;
-  }
-
-  private along({ stops }: Gradient): Rgba[] {
-    const shown = stops.flatMap(({ percent, swatch }) => {
+    const fill = textOf(made);
+    const shown = swatchesOf(fill).flatMap((swatch) => {
       const colour = this.colourOf(swatch);
-      return colour ? [{ along: percent / 100, colour, hex: hexOf(colour) }] : [];
+      return colour && colour[3] > 0 ? [{ swatch, hex: hexOf(colour) }] : [];
     });
-    if (shown.length === 0) {
-      return Array<Rgba>(STEPS).fill(CLEAR);
-    }
-    return Array.from({ length: STEPS }, (_, step) => {
-      const along = step / (STEPS - 1);
-      const next = shown.findIndex((stop) => stop.along >= along);
-      const [before, after] = [shown[Math.max(0, next - 1)]!, shown[next]];
-      if (!after) {
-        return shown.at(-1)!.colour;
-      }
-      const leg = after.along - before.along;
-      return leg <= 0
-        ? after.colour
-        : rgbaOf(Colours.mixed(before.hex, after.hex, (along - before.along) / leg));
-    });
+    const look = FillLook.of(
+      fill,
+      shown.map(({ swatch }) => swatch),
+      shown.map(({ hex }) => hex),
+    );
+    return {
+      made,
+      colours: Uint8Array.from([...look.argb()].flatMap(unpacked)),
+      mean: unpacked(look.mean()),
+      at: (x, y) => unpacked(look.at(x, y)),
+    };
   }
 }
 
-/** The colour of a look at a place of the sheet; a pattern is one even colour here. */
-export function colourAt({ made, colours, mean }: Look, x: number, y: number): Rgba {
-  if (made.kind === "pattern") {
-    return mean;
-  }
-  const { x1, y1, x2, y2 } = made.span;
-  const [dx, dy] = [x2 - x1, y2 - y1];
-  const along =
-    made.kind === "linear"
-      ? ((x - x1) * dx + (y - y1) * dy) / (dx * dx + dy * dy)
-      : Math.hypot(x - x1, y - y1) / Math.hypot(dx, dy);
-  const at = 4 * Math.round(Math.min(1, Math.max(0, along)) * (STEPS - 1));
-  return [colours[at]!, colours[at + 1]!, colours[at + 2]!, colours[at + 3]!];
+function unpacked(argb: number): Rgba {
+  return [(argb >> 16) & 255, (argb >> 8) & 255, argb & 255, argb >>> 24];
 }
 
 export function rgbaOf(hex: string): Rgba {

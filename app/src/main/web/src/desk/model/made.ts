@@ -1,4 +1,5 @@
-import { NO_FILL, type Fill } from "./state";
+import { FillTexts } from "rules";
+import type { Fill } from "./state";
 
 /** See Span in the core: in sheet pixels. */
 export interface Span {
@@ -39,42 +40,58 @@ export interface Flat {
 /** A fill in its parts; {@link Fill} is its text, which FillText in the core describes. */
 export type Made = Flat | Gradient | Pattern;
 
-/** Reads a text of the server; undefined for no fill. */
+/** More than a sheet wears; a gradient that is being dragged leaves many behind. */
+const MOST_KNOWN = 2000;
+const known = new Map<Fill, Made | undefined>();
+
+/** Reads the text of a fill; undefined for no fill. */
 export function madeOf(fill: Fill): Made | undefined {
-  const [kind, opacityWord, ...words] = fill.split(" ");
-  if (fill === NO_FILL) {
-    return undefined;
+  if (!known.has(fill)) {
+    if (known.size > MOST_KNOWN) {
+      known.clear();
+    }
+    known.set(fill, takenApart(fill));
   }
-  if (opacityWord === undefined) {
-    return { kind: "flat", opacity: 100, swatch: fill };
+  return known.get(fill);
+}
+
+function takenApart(fill: Fill): Made | undefined {
+  const { kind, opacity, span, percents, swatches, motif, mirrored } = FillTexts.parts(fill);
+  const [x1, y1, x2, y2] = span as unknown as [number, number, number, number];
+  switch (kind) {
+    case "flat":
+      return { kind, opacity, swatch: swatches[0]! };
+    case "linear":
+    case "radial":
+      return {
+        kind,
+        opacity,
+        span: { x1, y1, x2, y2 },
+        stops: swatches.map((swatch, i) => ({ percent: percents[i]!, swatch })),
+      };
+    case "pattern":
+      return { kind, opacity, span: { x1, y1, x2, y2 }, motif, mirrored, inks: swatches };
+    default:
+      return undefined;
   }
-  const opacity = parseInt(opacityWord);
-  if (kind === "flat") {
-    return { kind, opacity, swatch: words[0]! };
-  }
-  const [x1, y1, x2, y2] = words.slice(0, 4).map(Number) as [number, number, number, number];
-  const span = { x1, y1, x2, y2 };
-  const rest = words.slice(4);
-  if (kind === "pattern") {
-    return { kind, opacity, span, motif: rest[0]!, mirrored: rest[1] === "mirrored", inks: rest.slice(2) };
-  }
-  const stops = rest.flatMap((word, i) =>
-    i % 2 === 0 ? [{ percent: parseInt(word), swatch: rest[i + 1]! }] : [],
-  );
-  return { kind: kind === "radial" ? "radial" : "linear", opacity, span, stops };
 }
 
 /** The text of a fill, letter for letter as the server writes it. */
 export function textOf(made: Made): Fill {
-  const opacity = `${made.opacity}%`;
   if (made.kind === "flat") {
-    return made.opacity === 100 ? made.swatch : `flat ${opacity} ${made.swatch}`;
+    return FillTexts.flat(made.opacity, made.swatch);
   }
   const { x1, y1, x2, y2 } = made.span;
-  const start = [made.kind, opacity, ...[x1, y1, x2, y2].map(Math.round)];
+  const span = [x1, y1, x2, y2].map(Math.round);
   return made.kind === "pattern"
-    ? [...start, made.motif, made.mirrored ? "mirrored" : "plain", ...made.inks].join(" ")
-    : [...start, ...made.stops.map((stop) => `${stop.percent}% ${stop.swatch}`)].join(" ");
+    ? FillTexts.pattern(made.opacity, span, made.motif, made.mirrored, made.inks)
+    : FillTexts.gradient(
+        made.kind,
+        made.opacity,
+        span,
+        made.stops.map((stop) => stop.percent),
+        made.stops.map((stop) => stop.swatch),
+      );
 }
 
 /** The swatches that a fill takes colours from, each once. */
@@ -83,31 +100,11 @@ export function swatchesOf(fill: Fill): Fill[] {
   if (!made) {
     return [];
   }
-  switch (made.kind) {
-    case "flat":
-      return [made.swatch];
-    case "pattern":
-      return [...new Set(made.inks)];
-    default:
-      return [...new Set(made.stops.map((stop) => stop.swatch))];
-  }
+  return made.kind === "flat" ? [made.swatch] : FillTexts.swatches(fill);
 }
 
 /** The same fill with other swatches in the place of its own. */
 export function wearing(fill: Fill, instead: (swatch: Fill) => Fill): Fill {
-  const made = madeOf(fill);
-  if (!made) {
-    return fill;
-  }
-  switch (made.kind) {
-    case "flat":
-      return textOf({ ...made, swatch: instead(made.swatch) });
-    case "pattern":
-      return textOf({ ...made, inks: made.inks.map(instead) });
-    default:
-      return textOf({
-        ...made,
-        stops: made.stops.map((stop) => ({ ...stop, swatch: instead(stop.swatch) })),
-      });
-  }
+  const swatches = swatchesOf(fill);
+  return FillTexts.wearing(fill, swatches, swatches.map(instead));
 }

@@ -105,7 +105,7 @@ export class NewCells {
     ]);
     this.present = layer;
     this.hand.letGo();
-    this.view.become(map);
+    this.view.become(map, openings.strokePx);
     this.fills.become(layer.id, layer.cellCount);
     this.regions.become(map, openings, layer);
     this.work.takeOver(state);

@@ -67,24 +67,6 @@ export async function fetchCellMap(path: string, cellCount: number): Promise<Cel
   return { plane, cells, neighbours };
 }
 
-/** About how wide the strokes are, in pixels: the median run of ink along a few hundred rows. */
-export function strokeWidth(ink: InkPlane): number {
-  const runs: number[] = [];
-  const step = Math.max(1, Math.floor(ink.height / 300));
-  for (let y = 0; y < ink.height; y += step) {
-    let run = 0;
-    for (let i = y * ink.width, end = i + ink.width; i < end; i++) {
-      if (ink.density[i]! >= ink.threshold) {
-        run++;
-      } else if (run > 0) {
-        runs.push(run);
-        run = 0;
-      }
-    }
-  }
-  return runs.sort((a, b) => a - b)[runs.length >> 1] ?? 1;
-}
-
 export async function fetchBytes(path: string): Promise<Uint8Array> {
   // Without headers of ours, so that the browser takes what the page had it fetch ahead.
   const response = await fetch(path);

@@ -1,4 +1,4 @@
-import { strokeWidth, type CellPlane, type InkPlane } from "../model/planes";
+import type { CellPlane, InkPlane } from "../model/planes";
 import type { Look, Rgba } from "../model/looks";
 import type { Camera } from "./camera";
 import type { Pass } from "./pass";
@@ -43,7 +43,6 @@ export class Renderer {
   private colours: CellTable;
   private marks: CellTable;
   private readonly looks: LookTextures;
-  private readonly strokePx: number;
   private pointed: Box | undefined;
   private rippled: Box | undefined;
   private gathered: Box | undefined;
@@ -54,6 +53,7 @@ export class Renderer {
     cells: CellPlane,
     ink: InkPlane,
     cellCount: number,
+    private strokePx: number,
   ) {
     const gl = passes.gl;
     this.gl = gl;
@@ -61,7 +61,6 @@ export class Renderer {
     this.marks = new CellTable(gl, "number", cellCount);
     this.looks = new LookTextures(gl, cellCount);
     this.tiles = makeTiles(gl, cells, ink);
-    this.strokePx = strokeWidth(ink);
     gl.blendFuncSeparate(gl.SRC_ALPHA, gl.ONE_MINUS_SRC_ALPHA, gl.ZERO, gl.ONE);
   }
 
@@ -81,7 +80,8 @@ export class Renderer {
   }
 
   /** Goes on with other cells of the same ink; they have no colours yet. */
-  become(cells: CellPlane, cellCount: number): void {
+  become(cells: CellPlane, cellCount: number, strokePx: number): void {
+    this.strokePx = strokePx;
     this.colours.dispose();
     this.marks.dispose();
     this.looks.become(cellCount);

@@ -32,12 +32,13 @@ export class SheetView {
     passes: Passes,
     private map: CellMap,
     ink: InkPlane,
+    strokePx: number,
     fills: Fills,
     motifs: MotifPictures,
   ) {
     this.canvas = passes.canvas;
     this.camera = new Camera(map.plane);
-    this.renderer = new Renderer(passes, map.plane, ink, map.cells.length);
+    this.renderer = new Renderer(passes, map.plane, ink, map.cells.length, strokePx);
     fills.onChange((cell) => {
       this.renderer.setColour(cell, fills.colourOf(cell));
       this.renderer.setLook(cell, fills.lookOf(cell));
@@ -57,9 +58,9 @@ export class SheetView {
   }
 
   /** Goes on with other cells of the same ink; their colours come with their fills. */
-  become(map: CellMap): void {
+  become(map: CellMap, strokePx: number): void {
     this.map = map;
-    this.renderer.become(map.plane, map.cells.length);
+    this.renderer.become(map.plane, map.cells.length, strokePx);
     this.draw();
   }
 

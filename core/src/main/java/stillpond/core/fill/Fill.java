@@ -113,6 +113,16 @@ public sealed interface Fill {
             }
         }
 
+        /** How far along the span a place of the sheet lies, 0 to 1. */
+        public double along(double x, double y) {
+            double dx = span.x2() - span.x1();
+            double dy = span.y2() - span.y1();
+            double along = course == Course.LINEAR
+                    ? ((x - span.x1()) * dx + (y - span.y1()) * dy) / (dx * dx + dy * dy)
+                    : Math.hypot(x - span.x1(), y - span.y1()) / span.lengthPx();
+            return Math.max(0, Math.min(1, along));
+        }
+
         @Override
         public String text() {
             return FillText.of(course.name().toLowerCase(Locale.ROOT), this);

@@ -1,8 +1,11 @@
 package stillpond.core.palette;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.StringTokenizer;
 import java.util.TreeMap;
 import java.util.UUID;
 import stillpond.core.colour.Gamut;
@@ -17,6 +20,9 @@ import stillpond.core.colour.Srgb;
 public record Light(String name, LightRule all, Map<UUID, LightRule> byCard, Map<UUID, Exception> exceptions) {
 
     private static final int LONGEST_NAME = 60;
+
+    /** The same everywhere; ids of their own have no order in the browser. */
+    private static final Comparator<UUID> BY_ID = Comparator.comparing(UUID::toString);
 
     /** What a part does that the rule does not concern. */
     public sealed interface Exception {
@@ -34,8 +40,14 @@ public record Light(String name, LightRule all, Map<UUID, LightRule> byCard, Map
             throw new IllegalArgumentException(
                     "A light has a name of up to " + LONGEST_NAME + " letters, on one line.");
         }
-        byCard = new TreeMap<>(byCard);
-        exceptions = new TreeMap<>(exceptions);
+        byCard = inOrder(byCard);
+        exceptions = inOrder(exceptions);
+    }
+
+    private static <T> Map<UUID, T> inOrder(Map<UUID, T> byId) {
+        Map<UUID, T> ordered = new TreeMap<>(BY_ID);
+        ordered.putAll(byId);
+        return ordered;
     }
 
     /** The light that changes nothing. */
@@ -74,21 +86,28 @@ public record Light(String name, LightRule all, Map<UUID, LightRule> byCard, Map
     /** @throws IllegalArgumentException with a message for the user */
     public static Light ofText(String name, String text) {
         LightRule all = LightRule.NONE;
-        Map<UUID, LightRule> byCard = new TreeMap<>();
-        Map<UUID, Exception> exceptions = new TreeMap<>();
-        for (String part : text.split(";")) {
-            String[] words = part.strip().split("\\s+", 3);
-            if (words[0].equals("all")) {
-                all = LightRule.ofText(part.strip().substring("all ".length()));
-            } else if (words.length == 3 && words[0].equals("card")) {
-                byCard.put(UUID.fromString(words[1]), LightRule.ofText(words[2]));
-            } else if (words.length == 3 && words[0].equals("part")) {
-                exceptions.put(UUID.fromString(words[1]), exception(words[2]));
+        Map<UUID, LightRule> byCard = new HashMap<>();
+        Map<UUID, Exception> exceptions = new HashMap<>();
+        StringTokenizer parts = new StringTokenizer(text, ";");
+        while (parts.hasMoreTokens()) {
+            String part = parts.nextToken();
+            StringTokenizer words = new StringTokenizer(part);
+            String kind = words.hasMoreTokens() ? words.nextToken() : "";
+            if (kind.equals("all")) {
+                all = LightRule.ofText(rest(words));
+            } else if (words.countTokens() >= 2 && kind.equals("card")) {
+                byCard.put(UUID.fromString(words.nextToken()), LightRule.ofText(rest(words)));
+            } else if (words.countTokens() == 2 && kind.equals("part")) {
+                exceptions.put(UUID.fromString(words.nextToken()), exception(words.nextToken()));
             } else {
                 throw new IllegalArgumentException("'" + part.strip() + "' says nothing about a light.");
             }
         }
         return new Light(name, all, byCard, exceptions);
+    }
+
+    private static String rest(StringTokenizer words) {
+        return words.hasMoreTokens() ? words.nextToken("").strip() : "";
     }
 
     private static Exception exception(String text) {

@@ -1,5 +1,6 @@
 package stillpond.core.palette;
 
+import java.util.StringTokenizer;
 import stillpond.core.colour.BlendMode;
 import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Mixing;
@@ -78,7 +79,11 @@ public record LightRule(
 
     /** @throws IllegalArgumentException with a message for the user */
     public static LightRule ofText(String text) {
-        String[] words = text.strip().split("\\s+");
+        StringTokenizer tokens = new StringTokenizer(text);
+        String[] words = new String[tokens.countTokens()];
+        for (int i = 0; i < words.length; i++) {
+            words[i] = tokens.nextToken();
+        }
         if (words.length != 7) {
             throw new IllegalArgumentException("'" + text + "' is no rule of a light.");
         }

@@ -12,16 +12,12 @@ import java.util.StringJoiner;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
-import stillpond.core.fill.Opacity;
 import stillpond.core.palette.SwatchColours;
 
 /** The colours that each cell shows, looked up once for all its pixels. */
 public final class CellColours {
 
-    /** What a cell without a fill shows: nothing. */
-    static final int CLEAR = 0;
-
-    private static final Look NOTHING = (x, y, pixelPx) -> CLEAR;
+    private static final Look NOTHING = (x, y, pixelPx) -> FillColours.CLEAR;
 
     private final Look[] looks;
     private final int[] argb;
@@ -43,9 +39,9 @@ public final class CellColours {
         StringJoiner version = new StringJoiner("\n");
         for (int cell = 0; cell < cells; cell++) {
             Fill fill = fills.of(cell);
-            argb[cell] = evenArgbOf(fill, colours);
+            argb[cell] = isEven(fill) ? FillColours.of(fill, colours).argb()[0] : FillColours.CLEAR;
             version.add(Integer.toHexString(argb[cell]));
-            if (fill instanceof Fill.Gradient || fill instanceof Fill.Pattern) {
+            if (!isEven(fill)) {
                 looks[cell] = known.computeIfAbsent(fill, each -> lookOf(each, colours, motifs));
                 version.add(fill.text());
                 fill.swatches()
@@ -81,31 +77,19 @@ public final class CellColours {
         return new CellColours(hard, argb, version, pixelPx);
     }
 
-    /** The colour of a cell at a pixel of the picture, as 0xAARRGGBB, not premultiplied; or {@link #CLEAR}. */
+    /** The colour of a cell at a pixel of the picture, as 0xAARRGGBB, not premultiplied; or {@link FillColours#CLEAR}. */
     int argbOf(int cell, int x, int y) {
         Look look = looks[cell];
         return look == null ? argb[cell] : look.argbAt((x + 0.5) * pixelPx, (y + 0.5) * pixelPx, pixelPx);
     }
 
-    private static int evenArgbOf(Fill fill, SwatchColours colours) {
-        return fill instanceof Fill.Flat flat
-                ? colours.colourOf(flat.swatch())
-                        .map(colour -> withOpacity(colour, flat.opacity()))
-                        .orElse(CLEAR)
-                : CLEAR;
-    }
-
-    private static int withOpacity(Srgb colour, Opacity opacity) {
-        return Math.round(255 * opacity.percent() / 100f) << 24 | colour.opaqueArgb() & 0xffffff;
+    private static boolean isEven(Fill fill) {
+        return !(fill instanceof Fill.Gradient) && !(fill instanceof Fill.Pattern);
     }
 
     private static Look lookOf(Fill fill, SwatchColours colours, Motifs motifs) {
         if (fill instanceof Fill.Gradient gradient) {
-            List<GradientLook.Shown> stops = gradient.stops().stream()
-                    .flatMap(stop -> colours.colourOf(stop.swatch()).stream()
-                            .map(colour -> new GradientLook.Shown(stop.percent() / 100.0, colour)))
-                    .toList();
-            return stops.isEmpty() ? NOTHING : new GradientLook(gradient, stops);
+            return new GradientLook(gradient, colours);
         }
         Fill.Pattern pattern = (Fill.Pattern) fill;
         List<Srgb> inks = pattern.inks().stream()

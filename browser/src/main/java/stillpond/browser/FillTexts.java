@@ -1,0 +1,148 @@
+package stillpond.browser;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.teavm.jso.JSExport;
+import stillpond.core.fill.Change;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.fill.Opacity;
+import stillpond.core.fill.Span;
+import stillpond.core.fill.Stop;
+import stillpond.core.fill.Swap;
+
+/** Fills in the form in which they are stored and sent; opacities in percent, spans as x1, y1, x2, y2. */
+public final class FillTexts {
+
+    private FillTexts() {}
+
+    @JSExport
+    public static FillParts parts(String text) {
+        Fill fill = Fill.ofText(text);
+        if (fill instanceof Fill.Flat flat) {
+            return new FillParts(
+                    "flat", flat.opacity().percent(), new int[0], new int[0], ids(fill.swatches()), "", false);
+        }
+        if (fill instanceof Fill.Gradient gradient) {
+            return new FillParts(
+                    gradient.course().name().toLowerCase(Locale.ROOT),
+                    gradient.opacity().percent(),
+                    numbers(gradient.span()),
+                    gradient.stops().stream().mapToInt(Stop::percent).toArray(),
+                    ids(gradient.stops().stream().map(Stop::swatch).toList()),
+                    "",
+                    false);
+        }
+        if (fill instanceof Fill.Pattern pattern) {
+            return new FillParts(
+                    "pattern",
+                    pattern.opacity().percent(),
+                    numbers(pattern.span()),
+                    new int[0],
+                    ids(pattern.inks()),
+                    pattern.motif(),
+                    pattern.mirrored());
+        }
+        return new FillParts("none", 0, new int[0], new int[0], new String[0], "", false);
+    }
+
+    @JSExport
+    public static String flat(int opacity, String swatch) {
+        return new Fill.Flat(UUID.fromString(swatch), new Opacity(opacity)).text();
+    }
+
+    /** @param course linear or radial */
+    @JSExport
+    public static String gradient(String course, int opacity, int[] span, int[] percents, String[] swatches) {
+        List<Stop> stops = new ArrayList<>();
+        for (int i = 0; i < swatches.length; i++) {
+            stops.add(new Stop(percents[i], UUID.fromString(swatches[i])));
+        }
+        Fill.Course along = Fill.Course.valueOf(course.toUpperCase(Locale.ROOT));
+        return new Fill.Gradient(along, span(span), stops, new Opacity(opacity)).text();
+    }
+
+    @JSExport
+    public static String pattern(int opacity, int[] span, String motif, boolean mirrored, String[] swatches) {
+        List<UUID> inks = new ArrayList<>();
+        for (String swatch : swatches) {
+            inks.add(UUID.fromString(swatch));
+        }
+        return new Fill.Pattern(motif, span(span), mirrored, inks, new Opacity(opacity)).text();
+    }
+
+    /** Each once. */
+    @JSExport
+    public static String[] swatches(String text) {
+        return ids(Fill.ofText(text).swatches());
+    }
+
+    /** The fill with other swatches in the place of some of its own. */
+    @JSExport
+    public static String wearing(String text, String[] swatches, String[] instead) {
+        Map<UUID, UUID> others = new HashMap<>();
+        for (int i = 0; i < swatches.length; i++) {
+            others.put(UUID.fromString(swatches[i]), UUID.fromString(instead[i]));
+        }
+        return Fill.ofText(text)
+                .wearing(swatch -> others.getOrDefault(swatch, swatch))
+                .text();
+    }
+
+    /** The places of those cells that laying a fill would change. @param worn by each cell */
+    @JSExport
+    public static int[] laying(String fill, String[] worn) {
+        Map<Integer, Fill> laid = new TreeMap<>();
+        Fill one = Fill.ofText(fill);
+        for (int i = 0; i < worn.length; i++) {
+            laid.put(i, one);
+        }
+        return places(fills(worn).laying(laid));
+    }
+
+    /**
+     * The places of those cells that taking a change back would change: what was changed since is left alone.
+     *
+     * @param worn by each cell now
+     * @param before what each wore before that change
+     * @param after what each wore after it
+     */
+    @JSExport
+    public static int[] takingBack(String[] worn, String[] before, String[] after) {
+        List<Swap> swaps = new ArrayList<>();
+        for (int i = 0; i < worn.length; i++) {
+            swaps.add(new Swap(i, Fill.ofText(before[i]), Fill.ofText(after[i])));
+        }
+        return places(fills(worn).takingBack(new Change(swaps)));
+    }
+
+    private static Fills fills(String[] worn) {
+        Map<Integer, Fill> fills = new HashMap<>();
+        Map<String, Fill> known = new HashMap<>();
+        for (int i = 0; i < worn.length; i++) {
+            fills.put(i, known.computeIfAbsent(worn[i], Fill::ofText));
+        }
+        return Fills.of(fills);
+    }
+
+    private static int[] places(Change change) {
+        return change.swaps().stream().mapToInt(Swap::cell).toArray();
+    }
+
+    private static Span span(int[] numbers) {
+        return new Span(numbers[0], numbers[1], numbers[2], numbers[3]);
+    }
+
+    private static int[] numbers(Span span) {
+        return new int[] {span.x1(), span.y1(), span.x2(), span.y2()};
+    }
+
+    private static String[] ids(List<UUID> ids) {
+        return ids.stream().map(UUID::toString).toArray(String[]::new);
+    }
+}
