@@ -39,6 +39,7 @@ import { Live } from "../shared/live";
 import { Mixing } from "./shore/mixing";
 import { chooseCards } from "./shore/choice";
 import { Shore } from "./shore/shore";
+import { Company } from "./together/company";
 import { Column } from "./view/column";
 import { Carried } from "./view/carried";
 import { keepView } from "./view/kept-view";
@@ -88,12 +89,6 @@ async function open(): Promise<void> {
   const lights = new Lights(state.palette, fills);
   const live = new Live(path.split("/")[2]!);
   const mixing = new Mixing(path, hand, fills, regions, work, view, shore, live, lights);
-  live.onSheet((sheet, author) => {
-    // Changes of one's own are answered; those of somebody else are fetched.
-    if (sheet === state.sheet && author !== desk.dataset["person"]) {
-      void work.resync();
-    }
-  });
   const overlay = new Overlay(byId("overlay"), view);
   const gathering = new Gathering(regions, fills, work, hand, view, overlay);
   new Ramp(gathering, hand, fills, work, mixing);
@@ -124,6 +119,14 @@ async function open(): Promise<void> {
   );
   const newCells = new NewCells(path, layer, fills, regions, view, work, hand, small);
   work.cutAnew.listen(() => void newCells.takeOver());
+  live.onSheet(state.sheet, {
+    FILLS_AND_DAMS: () => void work.resync(),
+    CELLS: () => void newCells.takeOver(),
+    GROUPS: () => void groups.load(),
+    PAGE_FRAME: () => void ledger.frame.load(),
+    CAST: () => void mixing.renew(),
+  });
+  new Company(path, state.sheet, live, hand, regions, view);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
   const gapKeys: Record<string, () => void> = {
     g: () => column.toggle("gaps"),

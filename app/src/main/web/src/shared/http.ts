@@ -15,10 +15,17 @@ export class Refusal extends Error {
   }
 }
 
+/** This page, as long as it is open: what it changes itself it need not be told. */
+export const PAGE = crypto.randomUUID();
+
 /** The headers that every scripted call carries: who asks, and the token that shows it is our own page. */
 export function callHeaders(): Record<string, string> {
   const token = meta("csrf-token");
-  return { "X-Requested-With": "desk", ...(token ? { "X-CSRF-TOKEN": token } : {}) };
+  return {
+    "X-Requested-With": "desk",
+    "X-Pond-Page": PAGE,
+    ...(token ? { "X-CSRF-TOKEN": token } : {}),
+  };
 }
 
 /** Asks for JSON; nothing comes of a call that has no answer. Throws a {@link Refusal} for an error answer, and whatever fetch throws when nobody answers. */

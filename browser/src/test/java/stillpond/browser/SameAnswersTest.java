@@ -115,8 +115,10 @@ class SameAnswersTest {
         if (of == null) {
             question.put("of", method.getDeclaringClass().getSimpleName());
         }
-        asked.put(new Asked(json.writeValueAsString(question), answer == null ? NOTHING : answer));
-        write(out, question);
+        String line = json.writeValueAsString(question);
+        asked.put(new Asked(line, answer == null ? NOTHING : answer));
+        out.write(line);
+        out.newLine();
     }
 
     private void write(BufferedWriter out, Map<String, Object> question) throws IOException {

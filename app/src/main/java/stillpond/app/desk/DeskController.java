@@ -93,12 +93,17 @@ class DeskController {
     String chooseCards(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
             @RequestBody @Size(max = 1000, message = "Up to 1000 cards lie on a shore") List<UUID> cards,
             Model model) {
         Sheet present = sheets.get(project, sheet);
         List<CardView> all = cards(present);
         Set<UUID> known = all.stream().map(CardView::id).collect(Collectors.toSet());
-        shore.choose(sheet, cards.stream().filter(known::contains).distinct().toList());
+        shore.choose(
+                project,
+                person.id(),
+                sheet,
+                cards.stream().filter(known::contains).distinct().toList());
         lay(model, present, all);
         return "desk/shore :: cards";
     }

@@ -1,14 +1,17 @@
 package stillpond.app.desk;
 
 import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.PageFrames;
+import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.cell.Box;
 
@@ -55,9 +58,14 @@ class FrameController {
     }
 
     @PostMapping
-    FrameMessage draw(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody FrameMessage asked) {
-        Box frame = asked.on(sheets.get(project, sheet).frontLayer());
-        frames.set(sheet, frame);
+    FrameMessage draw(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody FrameMessage asked) {
+        Sheet present = sheets.get(project, sheet);
+        Box frame = asked.on(present.frontLayer());
+        frames.set(present, person.id(), frame);
         return FrameMessage.of(frame);
     }
 }

@@ -5,12 +5,14 @@ import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LayerGroups;
@@ -62,9 +64,12 @@ class GroupController {
 
     @PostMapping
     List<CellGroup> change(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody @Valid GroupMessage message) {
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody @Valid GroupMessage message) {
         Sheet present = sheets.get(project, sheet);
-        return groups.change(present, act(present, message)).groups();
+        return groups.change(present, person.id(), act(present, message)).groups();
     }
 
     private UnaryOperator<CellGroups> act(Sheet sheet, GroupMessage message) {

@@ -37,7 +37,7 @@ class ShoreCards {
         return cards;
     }
 
-    void choose(UUID sheet, List<UUID> cards) {
-        cast.say(sheet, cards);
+    void choose(UUID project, UUID author, UUID sheet, List<UUID> cards) {
+        cast.say(project, author, sheet, cards);
     }
 }

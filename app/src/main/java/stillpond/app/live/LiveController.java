@@ -2,41 +2,64 @@ package stillpond.app.live;
 
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import stillpond.app.account.SignedIn;
-import stillpond.app.palette.PaletteChanged;
-import stillpond.app.sheet.SheetChanged;
+import stillpond.app.sheet.Sheets;
 
-/** Server-sent events (WHATWG HTML) for each project: {@code palette}, and {@code sheet} with its id. They carry no content; a page asks for what it shows. */
+/** Server-sent events (WHATWG HTML) for each project; docs/architecture.md names them. They carry no content; a page asks for what it shows. */
 @RestController
+@RequestMapping("/projects/{project}")
 class LiveController {
 
     private final LiveLines lines;
+    private final LiveWire wire;
+    private final Sheets sheets;
 
-    LiveController(LiveLines lines) {
+    LiveController(LiveLines lines, LiveWire wire, Sheets sheets) {
         this.lines = lines;
+        this.wire = wire;
+        this.sheets = sheets;
     }
 
-    @GetMapping(path = "/projects/{project}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @GetMapping(path = "/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter listen(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, HttpSession session)
             throws IOException {
         return lines.open(project, person.id(), session);
     }
 
-    @TransactionalEventListener
-    void on(PaletteChanged changed) {
-        lines.tell(changed.project(), "palette", "changed");
-    }
+    /**
+     * Where somebody is on a sheet.
+     *
+     * @param region the one pointed at, by one of its cells; or null
+     * @param leaves whether the page is being left
+     */
+    record Presence(Integer region, boolean leaves) {}
 
-    @TransactionalEventListener
-    void on(SheetChanged changed) {
-        lines.tell(changed.project(), "sheet", changed.sheet() + " " + changed.author());
+    /** Tells the other pages where somebody is. Nothing of it is kept. */
+    @PostMapping("/sheets/{sheet}/here")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void here(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody Presence presence) {
+        sheets.require(project, sheet);
+        String where = presence.leaves()
+                ? "gone"
+                : Optional.ofNullable(presence.region()).map(String::valueOf).orElse("-");
+        wire.announce(new LiveEvent(
+                project, "presence", String.join(" ", sheet.toString(), where, FromPage.id(), person.displayName())));
     }
 }

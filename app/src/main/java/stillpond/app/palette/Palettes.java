@@ -107,7 +107,7 @@ public class Palettes {
                 new StoredPaletteChange.Texts(text(before, after), text(after, before)));
         changes.save(change);
         write(project, before, after);
-        events.publishEvent(new PaletteChanged(project));
+        events.publishEvent(new PaletteChanged(project, author));
         return new Made(change.id(), words);
     }
 
@@ -155,7 +155,7 @@ public class Palettes {
         change.undo(clock.instant());
         changes.save(change);
         write(project, now, restored);
-        events.publishEvent(new PaletteChanged(project));
+        events.publishEvent(new PaletteChanged(project, author));
         return new Made(change.id(), change.words());
     }
 

@@ -85,7 +85,7 @@ public class Stagings {
                 json.writeValueAsString(different(before, after)),
                 json.writeValueAsString(different(after, before)));
         write(project, before, after);
-        events.publishEvent(new PaletteChanged(project));
+        events.publishEvent(new PaletteChanged(project, author));
     }
 
     /** What was done and stands, latest first, at the most so many. */
@@ -115,7 +115,7 @@ public class Stagings {
         put(after, made, read(step.to()));
         stored.undone(change.id(), clock.instant());
         write(project, before, after);
-        events.publishEvent(new PaletteChanged(project));
+        events.publishEvent(new PaletteChanged(project, author));
         return change.words();
     }
 

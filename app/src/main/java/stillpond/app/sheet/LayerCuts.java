@@ -3,7 +3,9 @@ package stillpond.app.sheet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.sheet.ChangeLog.Entry;
@@ -28,6 +30,7 @@ class LayerCuts {
     private final LayerDams layerDams;
     private final LayerGroups groups;
     private final Planes planes;
+    private final ApplicationEventPublisher events;
 
     LayerCuts(
             SheetRepository sheets,
@@ -35,13 +38,15 @@ class LayerCuts {
             LayerSwaps swaps,
             LayerDams layerDams,
             LayerGroups groups,
-            Planes planes) {
+            Planes planes,
+            ApplicationEventPublisher events) {
         this.sheets = sheets;
         this.log = log;
         this.swaps = swaps;
         this.layerDams = layerDams;
         this.groups = groups;
         this.planes = planes;
+        this.events = events;
     }
 
     /**
@@ -59,6 +64,7 @@ class LayerCuts {
                     "Somebody else has analysed this sheet anew just now; look at that first.");
         }
         StoredLayer fresh = replace(sheet, old, lineArt, source);
+        events.publishEvent(SheetChanged.by(author, sheet.projectId(), sheet.id(), SheetChanged.What.CELLS));
         MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
         UUID id = UUID.randomUUID();
         UndoLine<UUID> line = log.line(sheet.id(), author);
@@ -73,6 +79,8 @@ class LayerCuts {
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (old.isCurrent()) {
             StoredLayer fresh = replace(sheet, old, lineArt, source);
+            events.publishEvent(
+                    new SheetChanged(sheet.projectId(), sheet.id(), SheetChanged.What.CELLS, Optional.empty()));
             log.write(
                     fresh.id(),
                     Fills.none()
@@ -116,6 +124,7 @@ class LayerCuts {
                 split.parts().forEach(part -> worn.put(part, worn.get(split.cell())));
             }
         }
+        events.publishEvent(SheetChanged.by(author, sheet.projectId(), sheet.id(), SheetChanged.What.CELLS));
         UUID change = UUID.randomUUID();
         UndoLine<UUID> line = log.line(sheet.id(), author);
         StoredChange stored = StoredChange.recut(change, line.head(), log.origin(sheet, fresh.id(), author), old.id());

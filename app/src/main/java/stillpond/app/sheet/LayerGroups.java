@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,11 +27,13 @@ public class LayerGroups {
     private final JdbcClient jdbc;
     private final SheetRepository sheets;
     private final LayerSwaps swaps;
+    private final ApplicationEventPublisher events;
 
-    LayerGroups(JdbcClient jdbc, SheetRepository sheets, LayerSwaps swaps) {
+    LayerGroups(JdbcClient jdbc, SheetRepository sheets, LayerSwaps swaps, ApplicationEventPublisher events) {
         this.jdbc = jdbc;
         this.sheets = sheets;
         this.swaps = swaps;
+        this.events = events;
     }
 
     @Transactional(readOnly = true)
@@ -60,8 +63,9 @@ public class LayerGroups {
     }
 
     /** Changes the groups of the front layer of a sheet, one change at a time. */
-    public CellGroups change(Sheet sheet, UnaryOperator<CellGroups> change) {
+    public CellGroups change(Sheet sheet, UUID author, UnaryOperator<CellGroups> change) {
         sheets.findAndLock(sheet.id()).orElseThrow();
+        events.publishEvent(SheetChanged.by(author, sheet.project(), sheet.id(), SheetChanged.What.GROUPS));
         UUID layer = sheet.frontLayer().id();
         CellGroups changed = change.apply(of(layer));
         write(layer, changed);

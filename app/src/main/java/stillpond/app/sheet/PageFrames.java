@@ -2,6 +2,7 @@ package stillpond.app.sheet;
 
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,9 +14,11 @@ import stillpond.core.cell.Box;
 public class PageFrames {
 
     private final JdbcClient jdbc;
+    private final ApplicationEventPublisher events;
 
-    PageFrames(JdbcClient jdbc) {
+    PageFrames(JdbcClient jdbc, ApplicationEventPublisher events) {
         this.jdbc = jdbc;
+        this.events = events;
     }
 
     /** In pixels of the sheet; empty where the sheet is page all over. */
@@ -27,7 +30,9 @@ public class PageFrames {
                 .optional();
     }
 
-    public void set(UUID sheet, Box frame) {
+    public void set(Sheet on, UUID author, Box frame) {
+        UUID sheet = on.id();
+        events.publishEvent(SheetChanged.by(author, on.project(), sheet, SheetChanged.What.PAGE_FRAME));
         jdbc.sql("""
                         insert into page_frame values (?, ?, ?, ?, ?)
                         on conflict (sheet_id) do update set

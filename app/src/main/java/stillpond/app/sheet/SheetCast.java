@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,9 +36,11 @@ public class SheetCast {
             order by later, place""";
 
     private final JdbcClient jdbc;
+    private final ApplicationEventPublisher events;
 
-    SheetCast(JdbcClient jdbc) {
+    SheetCast(JdbcClient jdbc, ApplicationEventPublisher events) {
         this.jdbc = jdbc;
+        this.events = events;
     }
 
     private record OnSheet(UUID sheet, UUID card) {}
@@ -83,7 +86,8 @@ public class SheetCast {
     }
 
     /** @param cards of the sheet's project, in the order in which they are to lie at hand; none: what it wears tells */
-    public void say(UUID sheet, List<UUID> cards) {
+    public void say(UUID project, UUID author, UUID sheet, List<UUID> cards) {
+        events.publishEvent(SheetChanged.by(author, project, sheet, SheetChanged.What.CAST));
         jdbc.sql("delete from open_card where sheet_id = ?").param(sheet).update();
         for (int i = 0; i < cards.size(); i++) {
             jdbc.sql("insert into open_card (sheet_id, card_id, position) values (?, ?, ?)")

@@ -74,10 +74,14 @@ public class SheetChanges {
      */
     public List<ChangeOutcome> makeAll(UUID sheetId, UUID author, List<ChangeRequest> requests) {
         StoredSheet present = sheets.findAndLock(sheetId).orElseThrow();
-        events.publishEvent(new SheetChanged(present.projectId(), sheetId, author));
-        return requests.stream()
+        List<ChangeOutcome> outcomes = requests.stream()
                 .map(request -> makeOne(sheetId, author, request))
                 .toList();
+        if (outcomes.stream().anyMatch(ChangeOutcome.Made.class::isInstance)) {
+            events.publishEvent(
+                    SheetChanged.by(author, present.projectId(), sheetId, SheetChanged.What.FILLS_AND_DAMS));
+        }
+        return outcomes;
     }
 
     private ChangeOutcome makeOne(UUID sheetId, UUID author, ChangeRequest request) {

@@ -17,6 +17,8 @@ interface SheetRepository extends JpaRepository<StoredSheet, UUID> {
     @EntityGraph(attributePaths = "layers")
     Optional<StoredSheet> findByIdAndProjectId(UUID id, UUID projectId);
 
+    boolean existsByIdAndProjectId(UUID id, UUID projectId);
+
     List<StoredSheet> findBySceneIdOrderByPositionAscMadeAtAsc(UUID sceneId);
 
     int countBySceneId(UUID sceneId);

@@ -3,6 +3,7 @@ package stillpond.app.sheet;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -116,6 +117,14 @@ public class Sheets {
     @Transactional(readOnly = true)
     public Sheet get(UUID project, UUID sheet) {
         return sheets.findByIdAndProjectId(sheet, project).orElseThrow().asSheet();
+    }
+
+    /** @throws java.util.NoSuchElementException if the project has no such sheet */
+    @Transactional(readOnly = true)
+    public void require(UUID project, UUID sheet) {
+        if (!sheets.existsByIdAndProjectId(sheet, project)) {
+            throw new NoSuchElementException("The project has no sheet " + sheet);
+        }
     }
 
     /**

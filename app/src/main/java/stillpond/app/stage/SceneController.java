@@ -75,7 +75,7 @@ class SceneController {
         for (Sheet sheet : inScene) {
             List<UUID> said = wanted.cast(sheet.id());
             if (!said.equals(cast.said(sheet.id()))) {
-                cast.say(sheet.id(), said);
+                cast.say(project, person.id(), sheet.id(), said);
             }
         }
         told.addFlashAttribute("said", "Taken. It can be taken back below.");

@@ -60,7 +60,7 @@ export class Groups {
     return this.groups;
   }
 
-  private async load(): Promise<void> {
+  async load(): Promise<void> {
     await this.work.cut;
     this.take(await call<Group[]>(`${this.path}/groups`));
   }

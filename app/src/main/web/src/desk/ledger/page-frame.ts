@@ -29,7 +29,11 @@ export class PageFrame implements Drawing {
     private readonly changed: () => void,
   ) {
     this.button.addEventListener("click", () => this.wait(!this.isDrawing));
-    void call<Frame>(`${path}/frame`).then((frame) => this.take(frame));
+    void this.load();
+  }
+
+  async load(): Promise<void> {
+    this.take(await call<Frame>(`${this.path}/frame`));
   }
 
   has({ x, y }: Point): boolean {

@@ -186,7 +186,7 @@ export class Mixing {
   }
 
   /** Takes over cards and colours as they are now. */
-  private async renew(): Promise<void> {
+  async renew(): Promise<void> {
     const shore = fetch(`${this.path}/shore`);
     this.lights.learn(await call<SheetPalette>(`${this.path}/colours`));
     this.shore.renew(await (await shore).text());

@@ -86,7 +86,11 @@ class DemoTest {
         Sheet sheet = emptyCopyOf("Morning post");
         Palette palette = pond.bean(Palettes.class).of(sheet.project());
         pond.bean(SheetCast.class)
-                .say(sheet.id(), palette.cards().stream().map(Card::id).toList());
+                .say(
+                        sheet.project(),
+                        UUID.randomUUID(),
+                        sheet.id(),
+                        palette.cards().stream().map(Card::id).toList());
         Layer layer = sheet.frontLayer();
         CellMap map = PlaneCodec.decodeMap(pond.bean(Planes.class).content(layer.cells()));
         CellPlane plane = map.plane();

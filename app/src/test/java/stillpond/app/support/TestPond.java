@@ -16,13 +16,25 @@ public final class TestPond implements AutoCloseable {
     private static TestPond shared;
     private static TestPond sharedDemo;
 
-    private final TestDatabase database = TestDatabase.create();
+    private final TestDatabase database;
     private final boolean demo;
     private ConfigurableApplicationContext context;
     private int port;
 
     private TestPond(boolean demo) {
+        this(demo, TestDatabase.create());
+    }
+
+    private TestPond(boolean demo, TestDatabase database) {
         this.demo = demo;
+        this.database = database;
+    }
+
+    /** Another node over the same database. */
+    public TestPond anotherNode() {
+        TestPond node = new TestPond(demo, database);
+        node.up();
+        return node;
     }
 
     /** One without the demo, shared by all tests that keep to data they have made. */
