@@ -127,14 +127,20 @@ declare module "rules" {
 
   export class FillTexts {
     private constructor();
+    static addingStop(gradient: string, stop: number): string;
+    static canAddStop(gradient: string): boolean;
     static flat(opacity: number, swatch: string): string;
     static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
     static laying(fill: string, worn: readonly string[]): Int32Array;
+    static movingStop(gradient: string, stop: number, percent: number): string;
     static parts(text: string): FillParts;
     static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, swatches: readonly string[]): string;
+    static spanIn(kind: string, box: ArrayLike<number>): Int32Array;
     static swatches(text: string): string[];
     static takingBack(worn: readonly string[], before: readonly string[], after: readonly string[]): Int32Array;
+    static turned(gradient: string): string;
     static wearing(text: string, swatches: readonly string[], instead: readonly string[]): string;
+    static withoutStop(gradient: string, stop: number): string;
   }
 
   export class Layer {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.teavm.jso.JSExport;
+import stillpond.core.cell.Box;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
@@ -65,6 +66,50 @@ public final class FillTexts {
         }
         Fill.Course along = Fill.Course.valueOf(course.toUpperCase(Locale.ROOT));
         return new Fill.Gradient(along, span(span), stops, new Opacity(opacity)).text();
+    }
+
+    /** The gradient with one stop moved, as far as its neighbours let it. */
+    @JSExport
+    public static String movingStop(String gradient, int stop, int percent) {
+        return gradient(gradient).movingStop(stop, percent).text();
+    }
+
+    @JSExport
+    public static boolean canAddStop(String gradient) {
+        return gradient(gradient).stops().size() < Fill.Gradient.MOST_STOPS;
+    }
+
+    /** The gradient with one more stop beside one. */
+    @JSExport
+    public static String addingStop(String gradient, int stop) {
+        return gradient(gradient).addingStop(stop).text();
+    }
+
+    @JSExport
+    public static String withoutStop(String gradient, int stop) {
+        return gradient(gradient).withoutStop(stop).text();
+    }
+
+    /** The gradient the other way round. */
+    @JSExport
+    public static String turned(String gradient) {
+        return gradient(gradient).turned().text();
+    }
+
+    private static Fill.Gradient gradient(String text) {
+        return (Fill.Gradient) Fill.ofText(text);
+    }
+
+    /** Where a fill lies to begin with. @param kind linear, radial or pattern @param box around what is filled */
+    @JSExport
+    public static int[] spanIn(String kind, int[] box) {
+        Box around = new Box(box[0], box[1], box[2], box[3]);
+        return numbers(
+                switch (kind) {
+                    case "pattern" -> Span.repeatedIn(around);
+                    case "radial" -> Span.outOf(around);
+                    default -> Span.downThrough(around);
+                });
     }
 
     @JSExport

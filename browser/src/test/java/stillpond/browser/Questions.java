@@ -93,6 +93,11 @@ final class Questions {
             case "mirrored" -> random.nextBoolean();
             case "span" -> new int[] {random.nextInt(50), -7, 60 + random.nextInt(50), random.nextInt(50)};
             case "percents" -> random.ints(rows, 0, 101).sorted().toArray();
+            case "percent" -> random.nextInt(101);
+            case "stop" -> random.nextInt(3);
+            case "gradient" -> FILLS[4];
+            case "box" ->
+                new int[] {random.nextInt(50), random.nextInt(50), 60 + random.nextInt(90), 60 + random.nextInt(90)};
             case "swatch" -> any(random, SWATCHES);
             case "swatches" -> swatches(parameter, rows, random);
             case "instead" -> some(rows, () -> any(random, SWATCHES));
@@ -107,7 +112,10 @@ final class Questions {
                 random.nextBoolean() ? new double[0] : random.doubles(3, 0, 180).toArray();
             case "sparesSkin", "sparesNeutrals" -> random.nextBoolean();
             case "nudge" -> any(random, Nudge.values()).name();
-            case "kind" -> any(random, Related.values()).name();
+            case "kind" ->
+                parameter.getDeclaringExecutable().getName().equals("spanIn")
+                        ? any(random, new String[] {"linear", "radial", "pattern"})
+                        : any(random, Related.values()).name();
             case "vision" -> any(random, ColourVision.values()).name();
             case "model" -> any(random, ColourModel.values()).id();
             case "order" -> any(random, ColourOrder.values()).name();

@@ -3,6 +3,7 @@ package stillpond.app.desk;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -45,6 +46,6 @@ class ReplaceController {
         List<Sheet> scope = sheets.inProject(project).stream()
                 .filter(each -> message.scope() == Scope.PROJECT || each.scene().equals(scene))
                 .toList();
-        return replacing.replace(project, scope, person.id(), message.swatch(), message.by());
+        return replacing.replace(project, scope, person.id(), Set.of(message.swatch()), message.by());
     }
 }

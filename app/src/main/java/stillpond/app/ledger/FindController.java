@@ -3,6 +3,7 @@ package stillpond.app.ledger;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -84,14 +85,11 @@ class FindController {
             @RequestParam UUID by,
             @AuthenticationPrincipal SignedIn person,
             RedirectAttributes told) {
-        long regions = 0;
-        for (UUID swatch : new HashSet<>(swatches)) {
-            if (!swatch.equals(by)) {
-                regions += replacing
-                        .replace(project, sheets.inProject(project), person.id(), swatch, by)
-                        .regions();
-            }
-        }
+        Set<UUID> others = new HashSet<>(swatches);
+        others.remove(by);
+        long regions = replacing
+                .replace(project, sheets.inProject(project), person.id(), others, by)
+                .regions();
         told.addFlashAttribute("said", "Replaced in " + regions + (regions == 1 ? " region." : " regions."));
         return "redirect:/projects/" + project + "/find?swatch=" + by;
     }

@@ -15,6 +15,7 @@ import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
 
 /** Lets what wears one swatch wear another, on many sheets; both swatches stay on their cards. On each sheet it is one change. */
 @Service
@@ -37,12 +38,16 @@ public class Replacing {
     public record Replaced(long regions, long sheets) {}
 
     /**
+     * Lets whatever wears one of some swatches wear another, everywhere or nowhere; on each sheet it is one step.
+     *
      * @param scope sheets of the project
      * @throws IllegalArgumentException if a sheet does not take the change; then nothing is changed anywhere
      * @throws stillpond.app.project.NotAllowed if what is worn is on a locked card, and the author may not replace it
      */
-    public Replaced replace(UUID project, List<Sheet> scope, UUID author, UUID worn, UUID by) {
-        if (palettes.of(project).cardOf(worn).filter(Card::locked).isPresent()) {
+    public Replaced replace(UUID project, List<Sheet> scope, UUID author, Set<UUID> worn, UUID by) {
+        Palette palette = palettes.of(project);
+        if (worn.stream()
+                .anyMatch(each -> palette.cardOf(each).filter(Card::locked).isPresent())) {
             projects.require(project, author, Right.REPLACE_LOCKED_SWATCHES);
         }
         long regions = 0;

@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.SignedIn;
-import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.app.sheet.Sheets;
@@ -22,13 +21,13 @@ class ShelfController {
 
     private final ProjectViews views;
     private final Projects projects;
-    private final Palettes palettes;
+    private final NewProjects newProjects;
     private final Sheets sheets;
 
-    ShelfController(ProjectViews views, Projects projects, Palettes palettes, Sheets sheets) {
+    ShelfController(ProjectViews views, Projects projects, NewProjects newProjects, Sheets sheets) {
         this.views = views;
         this.projects = projects;
-        this.palettes = palettes;
+        this.newProjects = newProjects;
         this.sheets = sheets;
     }
 
@@ -42,9 +41,7 @@ class ShelfController {
     @PostMapping("/projects")
     Object start(@AuthenticationPrincipal SignedIn person, @RequestParam String title, Model model) {
         try {
-            UUID project = projects.start(title, person.id());
-            projects.addScene(project, "First scene");
-            palettes.add(project, StarterCard.make());
+            UUID project = newProjects.start(title, person.id());
             return ResponseEntity.status(HttpStatus.NO_CONTENT)
                     .header("HX-Redirect", "/projects/" + project)
                     .header(HttpHeaders.LOCATION, "/projects/" + project)

@@ -1,3 +1,4 @@
+import { FillTexts } from "rules";
 import { all, byId } from "../../shared/dom";
 import type { Overlay } from "../gaps/overlay";
 import type { Gathering } from "../hand/gathering";
@@ -16,10 +17,6 @@ import { MotifChoice, type Named } from "./motif-choice";
 import { Stops } from "./stops";
 
 type Kind = Made["kind"];
-
-/** A repeat of a pattern is this share of the region's side to begin with, and no smaller than so many pixels. */
-const REPEAT_SHARE = 0.3;
-const LEAST_REPEAT_PX = 24;
 
 /**
  * Gives regions a gradient, a pattern or an opacity: set beside the sheet and by its span on the sheet, seen there while it is set, and laid as one change.
@@ -215,21 +212,20 @@ export class Kinds implements Drawing {
     }
   }
 
-  /** Where a fill lies to begin with: from top to bottom of the regions, from their middle to a side, or a repeat at their corner. */
+  /** Where a fill lies to begin with. */
   private around(kind: Kind): Span {
     const cells = this.cells.map((cell) => this.regions.map.cells[cell]!);
     const left = Math.min(...cells.map((cell) => cell.x));
     const top = Math.min(...cells.map((cell) => cell.y));
     const right = Math.max(...cells.map((cell) => cell.x + cell.width));
     const bottom = Math.max(...cells.map((cell) => cell.y + cell.height));
-    const middle = Math.round((left + right) / 2);
-    if (kind === "pattern") {
-      const side = Math.max(LEAST_REPEAT_PX, Math.round(REPEAT_SHARE * Math.min(right - left, bottom - top)));
-      return { x1: left, y1: top, x2: left + side, y2: top };
-    }
-    return kind === "radial"
-      ? { x1: middle, y1: Math.round((top + bottom) / 2), x2: right, y2: Math.round((top + bottom) / 2) }
-      : { x1: middle, y1: top, x2: middle, y2: bottom };
+    const [x1, y1, x2, y2] = FillTexts.spanIn(kind, [left, top, right, bottom]) as unknown as [
+      number,
+      number,
+      number,
+      number,
+    ];
+    return { x1, y1, x2, y2 };
   }
 
   private turnInto(kind: Kind): void {

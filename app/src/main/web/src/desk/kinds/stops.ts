@@ -1,10 +1,9 @@
+import { FillTexts } from "rules";
 import { el } from "../../mixer/build";
 import { byId } from "../../shared/dom";
 import type { Fills } from "../model/fills";
 import { hexOf, STEPS } from "../model/looks";
-import type { Gradient, Stop } from "../model/made";
-
-const MOST_STOPS = 16;
+import { madeOf, textOf, type Gradient, type Stop } from "../model/made";
 
 /** The stops of a gradient along a track: pressed to choose, dragged or moved with arrow keys along it. */
 export class Stops {
@@ -16,7 +15,7 @@ export class Stops {
   /** @param changed told of the stops as they are to be */
   constructor(
     private readonly fills: Fills,
-    private readonly changed: (stops: Stop[]) => void,
+    private readonly changed: (stops: readonly Stop[]) => void,
   ) {
     this.place.addEventListener("input", () => this.moveTo(Number(this.place.value)));
     byId("kinds-add").addEventListener("click", () => this.add());
@@ -29,7 +28,7 @@ export class Stops {
     this.chosen = Math.min(this.chosen, gradient.stops.length - 1);
     this.place.value = String(gradient.stops[this.chosen]!.percent);
     byId<HTMLButtonElement>("kinds-drop").disabled = gradient.stops.length <= 2;
-    byId<HTMLButtonElement>("kinds-add").disabled = gradient.stops.length >= MOST_STOPS;
+    byId<HTMLButtonElement>("kinds-add").disabled = !FillTexts.canAddStop(textOf(gradient));
     const { colours } = this.fills.looks.look({ ...gradient, opacity: 100 });
     const shown = Array.from({ length: 17 }, (_, i) => {
       const at = 4 * Math.round((i / 16) * (STEPS - 1));
@@ -96,32 +95,27 @@ export class Stops {
     event.preventDefault();
   }
 
-  /** Stops keep their order: one goes as far as its neighbours. */
   private moveTo(percent: number): void {
-    const least = this.stops[this.chosen - 1]?.percent ?? 0;
-    const most = this.stops[this.chosen + 1]?.percent ?? 100;
-    const within = Math.round(Math.min(most, Math.max(least, percent)));
-    this.changed(this.stops.map((stop, i) => (i === this.chosen ? { ...stop, percent: within } : stop)));
+    this.become((gradient) => FillTexts.movingStop(gradient, this.chosen, Math.round(percent)));
   }
 
-  /** Halfway to the next one, in the colour of the chosen one. */
   private add(): void {
-    const at = Math.min(this.chosen, this.stops.length - 2);
-    const [before, after] = [this.stops[at]!, this.stops[at + 1]!];
-    const added = {
-      percent: Math.round((before.percent + after.percent) / 2),
-      swatch: this.stops[this.chosen]!.swatch,
-    };
-    this.chosen = at + 1;
-    this.changed([...this.stops.slice(0, at + 1), added, ...this.stops.slice(at + 1)]);
+    const added = Math.min(this.chosen, this.stops.length - 2) + 1;
+    const beside = this.chosen;
+    this.chosen = added;
+    this.become((gradient) => FillTexts.addingStop(gradient, beside));
   }
 
   private drop(): void {
-    this.changed(this.stops.filter((_, i) => i !== this.chosen));
+    this.become((gradient) => FillTexts.withoutStop(gradient, this.chosen));
   }
 
   private turn(): void {
     this.chosen = this.stops.length - 1 - this.chosen;
-    this.changed(this.stops.map((stop) => ({ ...stop, percent: 100 - stop.percent })).reverse());
+    this.become((gradient) => FillTexts.turned(gradient));
+  }
+
+  private become(change: (gradient: string) => string): void {
+    this.changed((madeOf(change(textOf(this.gradient!))) as Gradient).stops);
   }
 }

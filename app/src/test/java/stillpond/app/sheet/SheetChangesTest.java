@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -14,6 +15,7 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
 import stillpond.app.sheet.ChangeOutcome.Made;
@@ -24,6 +26,8 @@ import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Swap;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Swatch;
 
 class SheetChangesTest {
 
@@ -54,6 +58,26 @@ class SheetChangesTest {
         lay(work.account(), Fill.NONE, 1);
         assertThat(worn(1)).isEqualTo(Fill.NONE);
         assertThat(logged()).isEqualTo(2);
+    }
+
+    @Test
+    void severalSwatchesAreReplacedByAnotherAsOneStepOnASheet() {
+        lay(work.account(), coat, 1);
+        lay(work.account(), scarf, 2);
+        UUID grey = pond.bean(Palettes.class).of(work.project()).cards().stream()
+                .filter(card -> card.kind() == Card.Kind.NEUTRALS)
+                .flatMap(card -> card.swatches().stream())
+                .map(Swatch::id)
+                .findFirst()
+                .orElseThrow();
+        Set<UUID> worn = Set.of(work.coat().id(), work.scarf().id());
+
+        var replaced = pond.bean(Replacing.class).replace(work.project(), List.of(sheet), work.account(), worn, grey);
+
+        assertThat(replaced.regions()).isEqualTo(2);
+        assertThat(worn(1)).isEqualTo(Fill.flat(grey));
+        assertThat(worn(2)).isEqualTo(Fill.flat(grey));
+        assertThat(changes.undoable(sheet.id(), work.account(), 10).undoable()).hasSize(3);
     }
 
     @Test

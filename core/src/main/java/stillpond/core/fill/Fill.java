@@ -1,5 +1,6 @@
 package stillpond.core.fill;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -99,7 +100,7 @@ public sealed interface Fill {
      */
     record Gradient(Course course, Span span, List<Stop> stops, Opacity opacity) implements Fill {
 
-        private static final int MOST_STOPS = 16;
+        public static final int MOST_STOPS = 16;
 
         public Gradient {
             stops = List.copyOf(stops);
@@ -111,6 +112,47 @@ public sealed interface Fill {
                     throw new IllegalArgumentException("The stops of a gradient stand in their order.");
                 }
             }
+        }
+
+        /** The same with one stop moved, as far as its neighbours let it. */
+        public Gradient movingStop(int stop, int percent) {
+            int least = stop == 0 ? 0 : stops.get(stop - 1).percent();
+            int most = stop == stops.size() - 1 ? 100 : stops.get(stop + 1).percent();
+            List<Stop> moved = new ArrayList<>(stops);
+            moved.set(
+                    stop,
+                    new Stop(
+                            Math.max(least, Math.min(most, percent)),
+                            stops.get(stop).swatch()));
+            return with(moved);
+        }
+
+        /** The same with one more stop in the colour of one: behind that, halfway to the next; before the last, if it is the last. */
+        public Gradient addingStop(int stop) {
+            int before = Math.min(stop, stops.size() - 2);
+            int sum = stops.get(before).percent() + stops.get(before + 1).percent();
+            List<Stop> more = new ArrayList<>(stops);
+            more.add(before + 1, new Stop((sum + 1) / 2, stops.get(stop).swatch()));
+            return with(more);
+        }
+
+        public Gradient withoutStop(int stop) {
+            List<Stop> fewer = new ArrayList<>(stops);
+            fewer.remove(stop);
+            return with(fewer);
+        }
+
+        /** The same the other way round. */
+        public Gradient turned() {
+            List<Stop> turned = new ArrayList<>();
+            for (Stop stop : stops) {
+                turned.add(0, new Stop(100 - stop.percent(), stop.swatch()));
+            }
+            return with(turned);
+        }
+
+        private Gradient with(List<Stop> others) {
+            return new Gradient(course, span, others, opacity);
         }
 
         /** How far along the span a place of the sheet lies, 0 to 1. */

@@ -61,12 +61,12 @@ public final class Fills {
         return new Change(swaps);
     }
 
-    /** The change that lets whatever wears one swatch, in a flat fill or in any other, wear another. */
-    public Change replacing(UUID swatch, UUID by) {
+    /** The change that lets whatever wears one of some swatches, in a flat fill or in any other, wear another. */
+    public Change replacing(Set<UUID> swatches, UUID by) {
         Map<Integer, Fill> replaced = new TreeMap<>();
         fillOfCell.forEach((cell, fill) -> {
-            if (fill.swatches().contains(swatch)) {
-                replaced.put(cell, fill.wearing(each -> each.equals(swatch) ? by : each));
+            if (fill.swatches().stream().anyMatch(swatches::contains)) {
+                replaced.put(cell, fill.wearing(each -> swatches.contains(each) ? by : each));
             }
         });
         return laying(replaced);

@@ -1,5 +1,6 @@
 package stillpond.core.fill;
 
+import stillpond.core.cell.Box;
 import stillpond.core.ink.Placing;
 
 /**
@@ -10,6 +11,8 @@ import stillpond.core.ink.Placing;
 public record Span(int x1, int y1, int x2, int y2) {
 
     private static final int FURTHEST_PX = 1_000_000;
+    private static final int LEAST_REPEAT_PX = 24;
+    private static final double REPEAT_OF_BOX = 0.3;
 
     public Span {
         if (x1 == x2 && y1 == y2) {
@@ -20,6 +23,29 @@ public record Span(int x1, int y1, int x2, int y2) {
                 throw new IllegalArgumentException("The span of a fill lies too far from the sheet.");
             }
         }
+    }
+
+    /** From the top of a box to its bottom. */
+    public static Span downThrough(Box box) {
+        int middle = middle(box.xStart(), box.xEndExclusive());
+        return new Span(middle, box.yStart(), middle, box.yEndExclusive());
+    }
+
+    /** From the middle of a box to its right side. */
+    public static Span outOf(Box box) {
+        int across = middle(box.yStart(), box.yEndExclusive());
+        return new Span(middle(box.xStart(), box.xEndExclusive()), across, box.xEndExclusive(), across);
+    }
+
+    /** One repeat of a pattern at the corner of a box, of a size that shows several in it. */
+    public static Span repeatedIn(Box box) {
+        long side = Math.round(REPEAT_OF_BOX * Math.min(box.widthPx(), box.heightPx()));
+        int px = (int) Math.max(LEAST_REPEAT_PX, side);
+        return new Span(box.xStart(), box.yStart(), box.xStart() + px, box.yStart());
+    }
+
+    private static int middle(int start, int end) {
+        return Math.floorDiv(start + end + 1, 2);
     }
 
     public double lengthPx() {

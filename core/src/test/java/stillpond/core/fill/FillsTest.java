@@ -9,8 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import stillpond.core.cell.Box;
 import stillpond.core.ink.Placing;
 
 class FillsTest {
@@ -89,11 +91,40 @@ class FillsTest {
         Fill gradient = Fill.ofText("linear 100% 0 0 9 0 0% " + coat + " 100% " + other);
         Fill pattern = Fill.ofText("pattern 100% 0 0 64 0 tide plain " + other + " " + coat);
         Fills fills = Fills.of(Map.of(1, COAT, 2, gradient, 3, pattern, 4, Fill.flat(other)));
-        Fills replaced = fills.after(fills.replacing(coat, scarf));
+        Fills replaced = fills.after(fills.replacing(Set.of(coat), scarf));
         assertThat(replaced.of(1)).isEqualTo(SCARF);
         assertThat(replaced.of(2).swatches()).containsExactly(scarf, other);
         assertThat(replaced.of(3).swatches()).containsExactly(other, scarf);
         assertThat(replaced.of(4)).isEqualTo(Fill.flat(other));
+    }
+
+    @Test
+    void stopsKeepTheirOrderHoweverTheyAreMoved() {
+        String[] ids = {COAT.text(), SCARF.text(), COAT.text()};
+        Fill.Gradient gradient =
+                (Fill.Gradient) Fill.ofText("linear 100% 0 0 9 0 10% " + ids[0] + " 50% " + ids[1] + " 90% " + ids[2]);
+        assertThat(percents(gradient.movingStop(1, 70))).containsExactly(10, 70, 90);
+        assertThat(percents(gradient.movingStop(1, 99))).containsExactly(10, 90, 90);
+        assertThat(percents(gradient.movingStop(0, -5))).containsExactly(0, 50, 90);
+        assertThat(percents(gradient.addingStop(0))).containsExactly(10, 30, 50, 90);
+        assertThat(percents(gradient.addingStop(2))).containsExactly(10, 50, 70, 90);
+        assertThat(percents(gradient.withoutStop(1))).containsExactly(10, 90);
+        assertThat(percents(gradient.turned())).containsExactly(10, 50, 90);
+        assertThat(gradient.addingStop(0).stops().get(1).swatch())
+                .isEqualTo(COAT.swatches().get(0));
+    }
+
+    private static List<Integer> percents(Fill.Gradient gradient) {
+        return gradient.stops().stream().map(Stop::percent).toList();
+    }
+
+    @Test
+    void aFillBeginsWhereItSuitsTheBoxThatItIsLaidIn() {
+        Box box = new Box(10, 20, 110, 60);
+        assertThat(Span.downThrough(box)).isEqualTo(new Span(60, 20, 60, 60));
+        assertThat(Span.outOf(box)).isEqualTo(new Span(60, 40, 110, 40));
+        assertThat(Span.repeatedIn(box)).as("no smaller than 24 pixels").isEqualTo(new Span(10, 20, 34, 20));
+        assertThat(Span.repeatedIn(new Box(0, 0, 200, 300))).isEqualTo(new Span(0, 0, 60, 0));
     }
 
     @Test

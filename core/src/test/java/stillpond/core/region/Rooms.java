@@ -41,10 +41,10 @@ public final class Rooms {
         }
     }
 
-    /** Gives a room another area; its box stays. */
+    /** Gives a room another area, and depth; its box stays. */
     public Rooms withArea(int cell, int areaPx) {
         Cell old = cells.get(cell);
-        cells.set(cell, new Cell(cell, areaPx, old.box(), old.deepestX(), old.deepestY(), old.depthPx()));
+        cells.set(cell, new Cell(cell, areaPx, old.box(), old.deepestX(), old.deepestY(), Math.sqrt(areaPx) / 2));
         return this;
     }
 
