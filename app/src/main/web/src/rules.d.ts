@@ -167,6 +167,12 @@ declare module "rules" {
     static between(from: string, fromHex: string, to: string, toHex: string, count: number): RampStep[];
   }
 
+  export class SheetGroups {
+    constructor();
+    add(id: string, name: string, isHidden: boolean, isLocked: boolean, cells: ArrayLike<number>): void;
+    objectionTo(cells: ArrayLike<number>): string | null;
+  }
+
   export class SheetRegions {
     constructor(layer: Layer);
     alike(cells: ArrayLike<number>): Int32Array;
@@ -195,5 +201,10 @@ declare module "rules" {
     stateOf(opening: number): string;
     takingBack(openings: ArrayLike<number>, before: readonly string[], after: readonly string[], reachBefore: number, reachAfter: number): DamEffect;
     towards(from: number, direction: string): number;
+  }
+
+  export class Stagings {
+    private constructor();
+    static settled(sheet: string, scene: string): string;
   }
 }

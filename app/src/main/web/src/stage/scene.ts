@@ -1,3 +1,4 @@
+import { Stagings } from "rules";
 import { all, byId } from "../shared/dom";
 
 /** Shows what the choices on the page of a scene would do to its sheets, before they are taken. */
@@ -34,11 +35,8 @@ export function stageScene(form: HTMLFormElement): void {
     return select instanceof HTMLSelectElement ? select.value : "follow";
   }
 
-  /** What a sheet says, or else its scene; nothing said at all is as drawn. */
   function settled(before: string, sheet: string, after = ""): string {
-    const own = choice(`${before}.${sheet}${after}`);
-    const counts = own === "follow" ? choice(`${before}.${scene}${after}`) : own;
-    return counts === "follow" ? "plain" : counts;
+    return Stagings.settled(choice(`${before}.${sheet}${after}`), choice(`${before}.${scene}${after}`));
   }
 
   function show(): void {

@@ -11,7 +11,9 @@ import org.teavm.jso.JSExportClasses;
     Ledgers.class,
     Lights.class,
     Ramps.class,
-    SheetRegions.class
+    SheetGroups.class,
+    SheetRegions.class,
+    Stagings.class
 })
 public final class Rules {
 

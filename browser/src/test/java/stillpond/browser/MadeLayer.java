@@ -9,8 +9,8 @@ record MadeLayer(int columns, int rows, Object[] cells, Object[] openings) {
     private static final double STROKE_PX = 3;
 
     static MadeLayer of(Random random) {
-        int columns = 2 + random.nextInt(6);
-        int rows = 2 + random.nextInt(6);
+        int columns = 2 + random.nextInt(4);
+        int rows = 2 + random.nextInt(4);
         int count = columns * rows;
         int[] cells = new int[7 * count];
         double[] depths = new double[count];

@@ -93,6 +93,10 @@ final class Questions {
             case "mirrored" -> random.nextBoolean();
             case "span" -> new int[] {random.nextInt(50), -7, 60 + random.nextInt(50), random.nextInt(50)};
             case "percents" -> random.ints(rows, 0, 101).sorted().toArray();
+            case "id" -> any(random, SWATCHES);
+            case "name" -> any(random, NAMES);
+            case "isHidden", "isLocked" -> random.nextBoolean();
+            case "sheet", "scene" -> any(random, new String[] {"follow", "plain", SWATCHES[0], SWATCHES[1]});
             case "percent" -> random.nextInt(101);
             case "stop" -> random.nextInt(3);
             case "gradient" -> FILLS[4];

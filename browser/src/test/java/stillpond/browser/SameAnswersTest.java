@@ -111,6 +111,18 @@ class SameAnswersTest {
                 ask(out, regions, method, Questions.of(method, random, made, regions.count()));
             }
         }
+        askOfGroups(out, made, random);
+    }
+
+    private void askOfGroups(BufferedWriter out, MadeLayer made, Random random) throws Exception {
+        for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS; i++) {
+            // A cell is in one group at the most, so there is one group alone.
+            SheetGroups groups = new SheetGroups();
+            write(out, Map.of("make", "SheetGroups", "arguments", List.of()));
+            for (Method method : Exports.methods(SheetGroups.class)) {
+                ask(out, groups, method, Questions.of(method, random, made, 0));
+            }
+        }
     }
 
     private void ask(BufferedWriter out, Object of, Method method, Object... arguments) throws Exception {

@@ -1,10 +1,17 @@
 // Reads questions, one JSON object a line, and writes the answer of the compiled rules to each.
 // { make: class, arguments } makes the object that the questions without a class are put to.
-import { createInterface } from "node:readline";
-
 const rules = await import(process.argv[2]);
 let layer;
 let object;
+
+const known = new Map();
+const propertiesOf = (type) => {
+  if (!known.has(type)) {
+    const all = Object.entries(Object.getOwnPropertyDescriptors(type));
+    known.set(type, all.filter(([, property]) => property.get).map(([name]) => name));
+  }
+  return known.get(type);
+};
 
 const plain = (answer) => {
   if (answer === null || answer === undefined || typeof answer !== "object") {
@@ -13,13 +20,11 @@ const plain = (answer) => {
   if (ArrayBuffer.isView(answer) || Array.isArray(answer)) {
     return Array.from(answer, plain);
   }
-  const names = Object.entries(Object.getOwnPropertyDescriptors(Object.getPrototypeOf(answer)))
-    .filter(([, property]) => property.get)
-    .map(([name]) => name);
+  const names = propertiesOf(Object.getPrototypeOf(answer));
   return Object.fromEntries(names.map((name) => [name, plain(answer[name])]));
 };
 
-for await (const line of createInterface({ input: process.stdin })) {
+const answer = (line) => {
   const { make, of, ask, arguments: given } = JSON.parse(line);
   if (make === "Layer") {
     layer = new rules.Layer(...given);
@@ -30,6 +35,19 @@ for await (const line of createInterface({ input: process.stdin })) {
     object = new rules[make](layer);
   } else {
     const target = of ? rules[of] : object;
-    process.stdout.write(JSON.stringify(plain(target[ask](...given))) + "\n");
+    return JSON.stringify(plain(target[ask](...given))) + "\n";
+  }
+  return "";
+};
+
+// Many lines at a time: a line at a time takes longer than the questions.
+let text = "";
+process.stdin.setEncoding("utf8");
+for await (const part of process.stdin) {
+  const lines = (text + part).split("\n");
+  text = lines.pop();
+  const answers = lines.map(answer).join("");
+  if (answers !== "") {
+    await new Promise((written) => process.stdout.write(answers, written));
   }
 }

@@ -2,8 +2,6 @@ package stillpond.app.live;
 
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
-import java.util.ArrayDeque;
-import java.util.Deque;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedDeque;
@@ -25,14 +23,10 @@ public class LiveLines {
     /** More than the pages somebody has open at once; a browser that opens one more loses its oldest. */
     static final int MOST_OF_A_SESSION = 12;
 
-    /** What a page that does not take anything in is told before it is let go. */
-    private static final int MOST_WAITING = 200;
-
     private static final int SENDERS = 4;
-    private static final long HOUR_MS = 3_600_000;
     private static final int CHECKED_EVERY_MS = 30_000;
 
-    private final ConcurrentLinkedDeque<Line> lines = new ConcurrentLinkedDeque<>();
+    private final ConcurrentLinkedDeque<LiveLine> lines = new ConcurrentLinkedDeque<>();
     /** Whoever commits a change does not wait until everybody has heard of it. */
     private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS, work -> {
         Thread thread = new Thread(work, "live-sender");
@@ -48,66 +42,22 @@ public class LiveLines {
         this.sessions = sessions;
     }
 
-    private final class Line {
-        private final UUID project;
-        private final UUID person;
-        private final String session;
-        private final SseEmitter emitter = new SseEmitter(HOUR_MS);
-        private final Deque<SseEmitter.SseEventBuilder> waiting = new ArrayDeque<>();
-        private boolean isSending;
-
-        Line(UUID project, UUID person, String session) {
-            this.project = project;
-            this.person = person;
-            this.session = session;
-        }
-
-        /** In order, whatever takes how long; a page that takes in nothing any more is let go. */
-        synchronized void tell(SseEmitter.SseEventBuilder event) {
-            waiting.add(event);
-            if (waiting.size() > MOST_WAITING) {
-                end(this);
-            } else if (!isSending) {
-                isSending = true;
-                senders.execute(this::sendAll);
-            }
-        }
-
-        private void sendAll() {
-            for (SseEmitter.SseEventBuilder event = next(); event != null; event = next()) {
-                try {
-                    emitter.send(event);
-                } catch (IOException | IllegalStateException gone) {
-                    lines.remove(this);
-                }
-            }
-        }
-
-        private synchronized SseEmitter.SseEventBuilder next() {
-            isSending = !waiting.isEmpty();
-            return waiting.poll();
-        }
-    }
-
     SseEmitter open(UUID project, UUID person, HttpSession session) throws IOException {
-        Line line = new Line(project, person, session.getId());
-        SseEmitter emitter = line.emitter;
+        LiveLine line = new LiveLine(project, person, session.getId(), senders, lines::remove);
         lines.add(line);
-        emitter.onCompletion(() -> lines.remove(line));
-        emitter.onTimeout(emitter::complete);
-        emitter.onError(error -> lines.remove(line));
-        List<Line> ofSession =
-                lines.stream().filter(each -> each.session.equals(line.session)).toList();
+        List<LiveLine> ofSession = lines.stream()
+                .filter(each -> each.session().equals(line.session()))
+                .toList();
         ofSession.stream()
                 .limit(Math.max(0, ofSession.size() - MOST_OF_A_SESSION))
-                .forEach(this::end);
-        emitter.send(SseEmitter.event().name("hello").data("listening"));
-        return emitter;
+                .forEach(LiveLine::end);
+        line.emitter().send(SseEmitter.event().name("hello").data("listening"));
+        return line.emitter();
     }
 
     void tell(LiveEvent event) {
-        for (Line line : lines) {
-            if (line.project.equals(event.project())) {
+        for (LiveLine line : lines) {
+            if (line.project().equals(event.project())) {
                 line.tell(SseEmitter.event().name(event.name()).data(event.data()));
             }
         }
@@ -120,13 +70,13 @@ public class LiveLines {
 
     /** Ends all lines of a session, which is about to end itself. */
     public void endOf(String session) {
-        endAll(line -> line.session.equals(session));
+        endAll(line -> line.session().equals(session));
     }
 
     /** Sessions also run out, memberships end and browsers vanish, without anybody saying so here. */
     @Scheduled(fixedDelay = CHECKED_EVERY_MS)
     void check() {
-        endAll(line -> sessions.findById(line.session) == null || !projects.hasMember(line.project, line.person));
+        endAll(line -> sessions.findById(line.session()) == null || !projects.hasMember(line.project(), line.person()));
         lines.forEach(line -> line.tell(SseEmitter.event().comment("still here")));
     }
 
@@ -137,12 +87,7 @@ public class LiveLines {
         senders.shutdown();
     }
 
-    private void endAll(Predicate<Line> which) {
-        lines.stream().filter(which).toList().forEach(this::end);
-    }
-
-    private void end(Line line) {
-        lines.remove(line);
-        line.emitter.complete();
+    private void endAll(Predicate<LiveLine> which) {
+        lines.stream().filter(which).toList().forEach(LiveLine::end);
     }
 }

@@ -93,7 +93,6 @@ class LayerCuts {
         StoredLayer analysed = new StoredLayer(old.position(), lineArt.keepIn(planes, source));
         StoredLayer fresh =
                 layerDams.withHandDams(old.asLayer(), analysed, () -> swaps.placing(analysed.asLayer(), old.asLayer()));
-        sheet.addLayer(fresh);
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
         layerDams.carry(old.asLayer(), fresh, () -> swaps.placing(fresh.asLayer(), old.asLayer()));
@@ -113,7 +112,6 @@ class LayerCuts {
             throw new IllegalArgumentException(SheetChanges.ANALYSED_ANEW);
         }
         StoredLayer fresh = old.splitInto(id, SplitPlanes.of(parted.openings(), ink, planes));
-        sheet.addLayer(fresh);
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
         layerDams.copy(old.asLayer(), fresh, parted.openings(), parted.dam());

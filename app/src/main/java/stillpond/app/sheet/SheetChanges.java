@@ -21,7 +21,6 @@ import stillpond.core.fill.Fills;
 import stillpond.core.fill.Swap;
 import stillpond.core.fill.UndoLine;
 import stillpond.core.gap.DamChange;
-import stillpond.core.ledger.CellGroup;
 import stillpond.core.palette.Palette;
 
 /** Makes changes: each is one row of the sheet's log, written together with the state that it changes. */
@@ -196,10 +195,9 @@ public class SheetChanges {
         if (cells.get(0) < 0 || cells.get(cells.size() - 1) >= layer.get().cellCount()) {
             return Optional.of("The line art has no such region any more.");
         }
-        Optional<CellGroup> locked = groups.locked(lay.layer()).lockedAmong(cells);
+        Optional<String> locked = groups.locked(lay.layer()).objectionTo(cells);
         if (locked.isPresent()) {
-            return Optional.of(
-                    "The group '" + locked.get().name() + "' is locked. Unlock it in the ledger to fill it.");
+            return locked;
         }
         Palette palette = palettes.of(sheet.projectId());
         boolean isOnCards = lay.fillByCell().values().stream()

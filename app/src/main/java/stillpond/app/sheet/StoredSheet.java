@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.annotations.SQLRestriction;
 
 @Entity
 @Table(name = "sheet")
@@ -28,10 +29,18 @@ class StoredSheet {
     private Instant madeAt;
     private Instant removedAt;
 
-    @OneToMany(cascade = CascadeType.ALL, orphanRemoval = true)
+    /** Those that the sheet has now; within a transaction that replaces one, that one too. */
+    @OneToMany(cascade = CascadeType.ALL)
     @JoinColumn(name = "sheet_id", nullable = false, updatable = false)
+    @SQLRestriction("is_current")
     @OrderBy("position")
     private List<StoredLayer> layers = new ArrayList<>();
+
+    /** Those that were replaced, too: a sheet that is cut again and again has many, and hardly anybody asks for them. */
+    @OneToMany
+    @JoinColumn(name = "sheet_id", insertable = false, updatable = false)
+    @OrderBy("position")
+    private List<StoredLayer> everyLayer = new ArrayList<>();
 
     protected StoredSheet() {}
 
@@ -84,7 +93,7 @@ class StoredSheet {
 
     /** Every cutting of its layers, those that were replaced too. */
     List<Layer> everyLayer() {
-        return layers.stream().map(StoredLayer::asLayer).toList();
+        return everyLayer.stream().map(StoredLayer::asLayer).toList();
     }
 
     StoredLayer layer(UUID layer) {
@@ -92,7 +101,11 @@ class StoredSheet {
     }
 
     Optional<StoredLayer> find(UUID layer) {
-        return layers.stream().filter(each -> each.id().equals(layer)).findFirst();
+        return find(layers, layer).or(() -> find(everyLayer, layer));
+    }
+
+    private static Optional<StoredLayer> find(List<StoredLayer> among, UUID layer) {
+        return among.stream().filter(each -> each.id().equals(layer)).findFirst();
     }
 
     /** The layer that stands now where another stood; that other itself if it still does. */
@@ -103,8 +116,9 @@ class StoredSheet {
                 .orElseThrow();
     }
 
-    /** Lets a layer take the place of another; the other is kept aside. */
+    /** Lets a layer, new or one from before, take the place of another; the other is kept aside. */
     void replace(StoredLayer old, StoredLayer fresh) {
+        layers.add(fresh);
         old.setCurrent(false);
         fresh.setCurrent(true);
     }

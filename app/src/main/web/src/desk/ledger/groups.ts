@@ -1,3 +1,4 @@
+import { SheetGroups } from "rules";
 import { atom } from "nanostores";
 import { el } from "../../mixer/build";
 import { byId } from "../../shared/dom";
@@ -76,13 +77,11 @@ export class Groups {
   private take(groups: Group[]): void {
     this.groups = groups;
     this.fills.hide(groups.filter((group) => group.isHidden).flatMap((group) => group.cells));
-    this.work.lock(
-      new Map(
-        groups
-          .filter((group) => group.isLocked)
-          .flatMap(({ cells, name }) => cells.map((cell) => [cell, name] as const)),
-      ),
+    const known = new SheetGroups();
+    groups.forEach(({ id, name, isHidden, isLocked, cells }) =>
+      known.add(id, name, isHidden, isLocked, cells),
     );
+    this.work.lock((cells) => known.objectionTo(cells) ?? undefined);
     byId("groups-none").hidden = groups.length > 0;
     this.changed.set(this.changed.get() + 1);
     this.rows.clear();

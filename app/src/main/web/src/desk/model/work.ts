@@ -28,7 +28,7 @@ export class Work {
   private undoable: MadeChange[] = [];
   private redoable: MadeChange[] = [];
   private previewed: Swap[] = [];
-  private groupOfLocked: ReadonlyMap<number, string> = new Map();
+  private objectionTo: (cells: readonly number[]) => string | undefined = () => undefined;
 
   constructor(
     private readonly sheetPath: string,
@@ -65,21 +65,18 @@ export class Work {
     return this.layAll(new Map([[fill, cells]]));
   }
 
-  /** Lets cells keep their fills, each for the group named beside it; the server knows the same and refuses what slips through. */
-  lock(groupOfCell: ReadonlyMap<number, string>): void {
-    this.groupOfLocked = groupOfCell;
+  /** Lets cells keep their fills where there is an objection; the server knows the same and refuses what slips through. */
+  lock(objectionTo: (cells: readonly number[]) => string | undefined): void {
+    this.objectionTo = objectionTo;
   }
 
   /** Says why cells must keep their fills; returns whether they must. */
   refusesLocked(cells: readonly number[]): boolean {
-    const locked = cells.find((cell) => this.groupOfLocked.has(cell));
-    if (locked === undefined) {
-      return false;
+    const objection = this.objectionTo(cells);
+    if (objection !== undefined) {
+      this.notice.set(objection);
     }
-    this.notice.set(
-      `The group '${this.groupOfLocked.get(locked)!}' is locked. Unlock it in the ledger to fill it.`,
-    );
-    return true;
+    return objection !== undefined;
   }
 
   /** Lays each fill on its cells, as one change; returns the cells that it changed: none if one of them is locked. */

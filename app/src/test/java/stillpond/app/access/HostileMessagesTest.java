@@ -87,8 +87,8 @@ class HostileMessagesTest {
 
     @Test
     void moreThanIsReadAtOnceIsRefusedWhateverItHolds() {
-        String endless = "[" + "1,".repeat(3_000_000) + "1]";
-        HttpResponse<String> answer = visitor.post(work.address(sheet) + "/changes", endless);
+        String endless = "[" + "{\"x\":1,\"y\":1},".repeat(600_000) + "{\"x\":1,\"y\":1}]";
+        HttpResponse<String> answer = visitor.post(work.address(sheet) + "/dams", endless);
         assertThat(answer.statusCode()).isEqualTo(413);
         assertThat(answer.body()).contains("more than is read at once");
     }

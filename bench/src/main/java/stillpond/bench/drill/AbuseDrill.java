@@ -142,7 +142,8 @@ final class AbuseDrill {
             switch (random.nextInt(7)) {
                 case 0 -> member.get(sheet + "/export/composed.png");
                 case 1 -> member.get(sheet + "/check");
-                case 2 -> member.post(sheet + "/changes", "[" + "1,".repeat(900_000) + "1]");
+                case 2 ->
+                    member.post(sheet + "/dams", "[" + "{\"x\":1,\"y\":1},".repeat(120_000) + "{\"x\":1,\"y\":1}]");
                 case 3 ->
                     member.upload(
                             project + "/cards/plan",

@@ -126,12 +126,13 @@ public record CellGroups(List<CellGroup> groups) {
         return withoutEmpty(all);
     }
 
-    /** The locked group that one of some cells is in. */
-    public Optional<CellGroup> lockedAmong(Collection<Integer> cells) {
+    /** Why some cells keep their fills, if one of them is in a locked group; for the user. */
+    public Optional<String> objectionTo(Collection<Integer> cells) {
         Set<Integer> asked = new HashSet<>(cells);
         return groups.stream()
                 .filter(group -> group.isLocked() && group.cells().stream().anyMatch(asked::contains))
-                .findFirst();
+                .findFirst()
+                .map(group -> "The group '" + group.name() + "' is locked. Unlock it in the ledger to fill it.");
     }
 
     private CellGroup require(UUID id) {

@@ -22,6 +22,8 @@ public final class Staging {
     /** The light that changes nothing, and the wardrobe that is the card itself. */
     private static final String PLAIN = "plain";
 
+    private static final String FOLLOW = "follow";
+
     private final Map<String, String> entries;
 
     /** @param entries as {@link #entries} gave them */
@@ -44,10 +46,21 @@ public final class Staging {
         /** That light; or that wardrobe. */
         record Named(UUID id) implements Choice {}
 
+        /** What counts where this is said within a place that says another: nothing said at all is plain. */
+        default Choice within(Choice around) {
+            Choice counts = this instanceof Follow ? around : this;
+            return counts instanceof Follow ? new Plain() : counts;
+        }
+
+        /** {@code follow}, {@code plain} or an id; {@link #ofText} reads it. */
+        default String text() {
+            return this instanceof Named named ? named.id().toString() : this instanceof Plain ? PLAIN : FOLLOW;
+        }
+
         /** Reads {@code follow}, {@code plain} or an id. */
         static Choice ofText(String text) {
             return switch (text) {
-                case "follow" -> new Follow();
+                case FOLLOW -> new Follow();
                 case PLAIN -> new Plain();
                 default -> new Named(UUID.fromString(text));
             };
@@ -126,8 +139,7 @@ public final class Staging {
     }
 
     private static Optional<UUID> settled(Choice own, Choice before) {
-        Choice counts = own instanceof Choice.Follow ? before : own;
-        return counts instanceof Choice.Named named ? Optional.of(named.id()) : Optional.empty();
+        return own.within(before) instanceof Choice.Named named ? Optional.of(named.id()) : Optional.empty();
     }
 
     public Staging with(UUID id, Light light) {
@@ -158,7 +170,7 @@ public final class Staging {
     }
 
     private Choice choice(String key) {
-        return Choice.ofText(entries.getOrDefault(key, "follow"));
+        return Choice.ofText(entries.getOrDefault(key, FOLLOW));
     }
 
     private static Wardrobe wardrobe(UUID id, String text) {
@@ -177,7 +189,7 @@ public final class Staging {
             fewer.remove(key);
             return new Staging(fewer);
         }
-        return put(key, choice instanceof Choice.Named named ? named.id().toString() : PLAIN);
+        return put(key, choice.text());
     }
 
     private Staging put(String key, String value) {

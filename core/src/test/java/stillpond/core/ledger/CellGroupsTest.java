@@ -61,8 +61,9 @@ class CellGroupsTest {
     @Test
     void aLockedGroupIsFoundByAnyOfItsCells() {
         CellGroups locked = two.changing(face, group -> group.locked(true));
-        assertThat(locked.lockedAmong(List.of(9, 3))).map(CellGroup::name).contains("Face");
-        assertThat(locked.lockedAmong(List.of(4, 9))).isEmpty();
+        assertThat(locked.objectionTo(List.of(9, 3)))
+                .hasValueSatisfying(why -> assertThat(why).contains("'Face' is locked"));
+        assertThat(locked.objectionTo(List.of(4, 9))).isEmpty();
     }
 
     @Test
