@@ -37,7 +37,7 @@ class FairShare extends OncePerRequestFilter {
     private static final int STRANGERS_AT_ONCE = 48;
 
     static final int MOST_WAITING = 24;
-    private static final Duration PATIENCE = Duration.ofSeconds(20);
+    private static final Duration PATIENCE = Duration.ofSeconds(15);
     private static final Pattern COSTLY = Pattern.compile(".*/(ink|carry|carry/sure|check|compare|export/[^/]+)$");
     private static final String LIVE = "/live";
 

@@ -36,6 +36,25 @@ public record ImageLimits(long maxBytes, long maxPixels, int maxSidePx, int vect
         }
     }
 
+    /** A page with nothing on it at all has about so many pixels to a byte in the tightest of formats; line art has a hundredth. */
+    private static final long MOST_PIXELS_TO_A_BYTE = 2000;
+
+    /** Smaller ones cost little, whatever they claim. */
+    private static final long SMALL_PX = 25_000_000;
+
+    /** Refuses a few bytes that claim to be a very large picture: taking it in would take the server long, and show nothing. */
+    void requireContent(long widthPx, long heightPx, long bytes) {
+        long pixels = widthPx * heightPx;
+        if (pixels > SMALL_PX && pixels / MOST_PIXELS_TO_A_BYTE > bytes) {
+            throw new UnreadableFile(String.format(
+                    Locale.ROOT,
+                    "The picture says it is %d x %d pixels, but has only %.0f kB: there is nothing drawn on it.",
+                    widthPx,
+                    heightPx,
+                    bytes / 1024.0));
+        }
+    }
+
     void requireSize(long widthPx, long heightPx) {
         if (widthPx > maxSidePx || heightPx > maxSidePx || widthPx * heightPx > maxPixels) {
             throw new UnreadableFile(String.format(

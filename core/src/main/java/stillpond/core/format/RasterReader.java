@@ -38,6 +38,7 @@ final class RasterReader {
             int width = reader.getWidth(0);
             int height = reader.getHeight(0);
             limits.requireSize(width, height);
+            limits.requireContent(width, height, file.length);
             requireStill(reader, format);
             return new PictureFile(width, height, List.of(), () -> decode(file, format));
         });

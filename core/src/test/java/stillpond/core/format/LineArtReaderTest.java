@@ -1,6 +1,7 @@
 package stillpond.core.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.image.BufferedImage;
@@ -67,6 +68,18 @@ class LineArtReaderTest {
         assertThat(picture.argbAt(45, 30) & 0xff).isGreaterThan(240);
         assertThat(picture.argbAt(11, 30) & 0xff).isGreaterThan(240);
         assertThat(picture.argbAt(45, 11) & 0xff).isGreaterThan(240);
+    }
+
+    @Test
+    void aFewBytesThatClaimToBeAVeryLargePictureAreRefused() {
+        ImageLimits limits = ImageLimits.DEFAULT;
+
+        assertThatThrownBy(() -> limits.requireContent(17_000, 17_000, 8_000))
+                .isInstanceOf(UnreadableFile.class)
+                .hasMessageContaining("17000 x 17000")
+                .hasMessageContaining("nothing drawn");
+        assertThatCode(() -> limits.requireContent(17_000, 17_000, 1 << 20)).doesNotThrowAnyException();
+        assertThatCode(() -> limits.requireContent(5_000, 5_000, 100)).doesNotThrowAnyException();
     }
 
     @Test
