@@ -65,6 +65,7 @@ final class KillDrill {
 
     Figures run() throws Exception {
         String url = pond.url();
+        Replay replay = new Replay(pond.database());
         List<String> sheets = new DemoMember(url, "lead").sheets();
         ExecutorService threads = Executors.newFixedThreadPool(PEOPLE);
         List<Future<?>> working = new ArrayList<>();
@@ -90,7 +91,7 @@ final class KillDrill {
             each.get();
         }
         threads.shutdown();
-        return figures();
+        return figures(replay);
     }
 
     private void work(DemoMember member, Desk desk, Random random) throws InterruptedException {
@@ -142,7 +143,7 @@ final class KillDrill {
         }
     }
 
-    private Figures figures() throws SQLException {
+    private Figures figures(Replay replay) throws SQLException {
         Set<UUID> missing = new HashSet<>(acknowledged);
         int doubled = 0;
         Set<UUID> seen = new HashSet<>();
@@ -154,7 +155,7 @@ final class KillDrill {
                 doubled += seen.add(id) ? 0 : 1;
             }
         }
-        Replay.Figures replayed = new Replay(pond.database()).run();
+        Replay.Figures replayed = replay.run();
         return new Figures(kills, acknowledged.size(), missing.size(), doubled, replayed);
     }
 }

@@ -11,15 +11,30 @@ import java.util.Objects;
 import java.util.UUID;
 import stillpond.bench.ServedDatabase;
 
-/** Plays the log of every sheet again, from nothing, and compares where it leads with what is stored: what each cell wears, and each line of undo. */
+/**
+ * Plays what has come to the log of every sheet since a moment again, and compares where it leads with what is stored: what each cell
+ * wears, and each line of undo. It begins from what was worn at that moment and not from nothing, since a layer that is cut anew takes fills
+ * over without a row of their own.
+ */
 final class Replay {
 
     private static final String NOTHING = "none";
 
     private final ServedDatabase database;
+    private final Map<Place, String> wornBefore;
+    private final Map<UUID, Long> revisionsBefore = new HashMap<>();
 
-    Replay(ServedDatabase database) {
+    /** Nothing may be changing when it is made. */
+    Replay(ServedDatabase database) throws SQLException {
         this.database = database;
+        try (Connection connection = database.connect()) {
+            wornBefore = worn(connection);
+            try (ResultSet row = connection.createStatement().executeQuery("select id, revision from sheet")) {
+                while (row.next()) {
+                    revisionsBefore.put(row.getObject("id", UUID.class), row.getLong("revision"));
+                }
+            }
+        }
     }
 
     /** @throws IllegalStateException from its making if the log leads elsewhere */
@@ -35,24 +50,25 @@ final class Replay {
     private record Line(UUID sheet, UUID author) {}
 
     Figures run() throws SQLException {
-        Map<Place, String> worn = new HashMap<>();
+        Map<Place, String> worn = new HashMap<>(wornBefore);
         Map<Line, Deque<UUID>> made = new HashMap<>();
         int changes = 0;
         try (Connection connection = database.connect()) {
-            try (ResultSet row = connection
-                    .createStatement()
-                    .executeQuery(
-                            "select * from change where not concerns_dams and kind <> 'RECUT' order by sheet_id, revision")) {
+            try (ResultSet row =
+                    connection.createStatement().executeQuery("select * from change order by sheet_id, revision")) {
                 while (row.next()) {
-                    play(row, worn, made);
-                    changes++;
+                    step(row, made);
+                    if (row.getLong("revision") > revisionsBefore.get(row.getObject("sheet_id", UUID.class))) {
+                        lay(row, worn);
+                        changes++;
+                    }
                 }
             }
             return new Figures(changes, compareCells(connection, worn), compareLines(connection, made));
         }
     }
 
-    private static void play(ResultSet row, Map<Place, String> worn, Map<Line, Deque<UUID>> made) throws SQLException {
+    private static void lay(ResultSet row, Map<Place, String> worn) throws SQLException {
         UUID layer = row.getObject("layer_id", UUID.class);
         Integer[] cells = (Integer[]) row.getArray("cells").getArray();
         String[] before = (String[]) row.getArray("before").getArray();
@@ -66,6 +82,9 @@ final class Replay {
             }
             worn.put(place, after[i]);
         }
+    }
+
+    private static void step(ResultSet row, Map<Line, Deque<UUID>> made) throws SQLException {
         Line line = new Line(row.getObject("sheet_id", UUID.class), row.getObject("author_id", UUID.class));
         Deque<UUID> done = made.computeIfAbsent(line, any -> new ArrayDeque<>());
         switch (row.getString("kind")) {
@@ -83,23 +102,30 @@ final class Replay {
     private static int compareCells(Connection connection, Map<Place, String> worn) throws SQLException {
         Map<Place, String> left = new HashMap<>(worn);
         left.values().removeIf(NOTHING::equals);
-        int equal = 0;
-        try (ResultSet row = connection
-                .createStatement()
-                .executeQuery("select layer_id, cell, coalesce(made, swatch_id::text) as fill from cell_fill")) {
-            while (row.next()) {
-                String expected = left.remove(new Place(row.getObject("layer_id", UUID.class), row.getInt("cell")));
-                if (!row.getString("fill").equals(expected)) {
-                    throw new IllegalStateException("Cell " + row.getInt("cell") + " wears " + row.getString("fill")
-                            + ", where the log leads to " + expected);
-                }
-                equal++;
+        Map<Place, String> stored = worn(connection);
+        for (Map.Entry<Place, String> cell : stored.entrySet()) {
+            String expected = left.remove(cell.getKey());
+            if (!cell.getValue().equals(expected)) {
+                throw new IllegalStateException("Cell " + cell.getKey().cell() + " wears " + cell.getValue()
+                        + ", where the log leads to " + expected);
             }
         }
         if (!left.isEmpty()) {
             throw new IllegalStateException(left.size() + " cells wear nothing, where the log leads to a fill.");
         }
-        return equal;
+        return stored.size();
+    }
+
+    private static Map<Place, String> worn(Connection connection) throws SQLException {
+        Map<Place, String> worn = new HashMap<>();
+        try (ResultSet row = connection
+                .createStatement()
+                .executeQuery("select layer_id, cell, coalesce(made, swatch_id::text) as fill from cell_fill")) {
+            while (row.next()) {
+                worn.put(new Place(row.getObject("layer_id", UUID.class), row.getInt("cell")), row.getString("fill"));
+            }
+        }
+        return worn;
     }
 
     private static int compareLines(Connection connection, Map<Line, Deque<UUID>> made) throws SQLException {
