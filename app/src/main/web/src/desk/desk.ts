@@ -85,7 +85,7 @@ async function open(): Promise<void> {
 
   const hand = new Hand(regions, fills, work, view);
   const shore = new Shore(hand, fills);
-  chooseCards(path, shore);
+  chooseCards(path, shore, work);
   const lights = new Lights(state.palette, fills);
   const live = new Live(path.split("/")[2]!);
   const mixing = new Mixing(path, hand, fills, regions, work, view, shore, live, lights);
@@ -119,12 +119,19 @@ async function open(): Promise<void> {
   );
   const newCells = new NewCells(path, layer, fills, regions, view, work, hand, small);
   work.cutAnew.listen(() => void newCells.takeOver());
-  live.onSheet(state.sheet, {
-    FILLS_AND_DAMS: () => void work.resync(),
-    CELLS: () => void newCells.takeOver(),
+  work.became = {
     GROUPS: () => void groups.load(),
     PAGE_FRAME: () => void ledger.frame.load(),
     CAST: () => void mixing.renew(),
+    PALETTE: () => void mixing.renew(),
+  };
+  const alsoLine = (act: () => Promise<void>) => () => void Promise.all([act(), work.renewLine()]);
+  live.onSheet(state.sheet, {
+    FILLS_AND_DAMS: () => void work.resync(),
+    CELLS: () => void newCells.takeOver(),
+    GROUPS: alsoLine(() => groups.load()),
+    PAGE_FRAME: alsoLine(() => ledger.frame.load()),
+    CAST: alsoLine(() => mixing.renew()),
   });
   new Company(path, state.sheet, live, hand, regions, view);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);

@@ -1,7 +1,8 @@
+import type { Part } from "../desk/model/state";
 import { PAGE } from "./http";
 
-/** What of a sheet has changed; see SheetChanged on the server. */
-export type SheetPart = "FILLS_AND_DAMS" | "CELLS" | "GROUPS" | "PAGE_FRAME" | "CAST";
+/** What of a sheet has changed. */
+export type SheetPart = Exclude<Part, "PALETTE">;
 
 /** Somebody on a sheet. */
 export interface Presence {

@@ -10,10 +10,10 @@ import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import stillpond.app.history.Effect;
+import stillpond.app.history.History;
 import stillpond.app.palette.Palettes;
 import stillpond.app.reading.PictureFiles;
-import stillpond.app.sheet.ChangeOutcome;
-import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
@@ -42,6 +42,7 @@ class FlatsAdoption {
 
     private final Sheets sheets;
     private final SheetChanges changes;
+    private final History history;
     private final Planes planes;
     private final Palettes palettes;
     private final PictureFiles pictureFiles;
@@ -51,6 +52,7 @@ class FlatsAdoption {
     FlatsAdoption(
             Sheets sheets,
             SheetChanges changes,
+            History history,
             Planes planes,
             Palettes palettes,
             PictureFiles pictureFiles,
@@ -58,6 +60,7 @@ class FlatsAdoption {
             ImageLimits limits) {
         this.sheets = sheets;
         this.changes = changes;
+        this.history = history;
         this.planes = planes;
         this.palettes = palettes;
         this.pictureFiles = pictureFiles;
@@ -102,13 +105,13 @@ class FlatsAdoption {
                 picture,
                 List.copyOf(swatchByColour.keySet()),
                 HARD_TO_TELL);
-        int added = addSwatches(project, author, sheet.title(), flats, swatchByColour);
+        List<Effect> effects = new ArrayList<>();
+        int added = addSwatches(project, author, sheet.title(), flats, swatchByColour, effects);
         Map<Integer, Fill> fillByCell = new HashMap<>();
         flats.colourByCell().forEach((cell, colour) -> fillByCell.put(cell, Fill.flat(swatchByColour.get(colour))));
-        ChangeOutcome outcome =
-                changes.make(sheetId, author, new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), fillByCell));
-        if (outcome instanceof ChangeOutcome.Refused refused) {
-            throw new IllegalArgumentException(refused.reason());
+        changes.lay(sheetId, layer.id(), fillByCell).ifPresent(effects::add);
+        if (!effects.isEmpty()) {
+            history.keep(project, author, "Adopted flats", effects);
         }
         return new Adopted(
                 fillByCell.size(), added, flats.folded(), flats.edges(), mixed(flats, map, layer, swatchByColour));
@@ -125,7 +128,12 @@ class FlatsAdoption {
     }
 
     private int addSwatches(
-            UUID project, UUID author, String title, AdoptedFlats flats, Map<Srgb, UUID> swatchByColour) {
+            UUID project,
+            UUID author,
+            String title,
+            AdoptedFlats flats,
+            Map<Srgb, UUID> swatchByColour,
+            List<Effect> effects) {
         Set<Integer> fresh = new TreeSet<>();
         flats.colourByCell().values().stream()
                 .filter(colour -> !swatchByColour.containsKey(colour))
@@ -142,7 +150,7 @@ class FlatsAdoption {
             swatchByColour.put(colour, swatch.id());
         }
         Card card = new Card(UUID.randomUUID(), "From " + title, "adopted flats", swatches);
-        palettes.change(project, author, List.of(new PaletteEdit.AddCard(card)));
+        effects.add(palettes.edit(project, author, List.of(new PaletteEdit.AddCard(card)), Map.of()));
         return swatches.size();
     }
 

@@ -180,9 +180,11 @@ class CardController {
 
     @PostMapping("/projects/{project}/cards/take")
     @ResponseBody
-    Palettes.Made take(
+    PaletteCalls.Done take(
             @PathVariable UUID project, @AuthenticationPrincipal SignedIn person, @RequestParam MultipartFile file)
             throws IOException {
-        return exchange.take(project, person.id(), String.valueOf(file.getOriginalFilename()), file.getBytes());
+        return new PaletteCalls.Done(
+                exchange.take(project, person.id(), String.valueOf(file.getOriginalFilename()), file.getBytes())
+                        .words());
     }
 }

@@ -2,6 +2,7 @@ package stillpond.app.card;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,9 +10,14 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.history.Effect;
+import stillpond.app.history.History;
+import stillpond.app.history.Made;
 import stillpond.app.palette.Palettes;
+import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.WornSwatches;
 import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fill;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
@@ -23,11 +29,15 @@ import stillpond.core.palette.Swatch;
 class CardEdits {
 
     private final Palettes palettes;
+    private final History history;
+    private final SheetChanges changes;
     private final WornSwatches worn;
     private final UsedColours used;
 
-    CardEdits(Palettes palettes, WornSwatches worn, UsedColours used) {
+    CardEdits(Palettes palettes, History history, SheetChanges changes, WornSwatches worn, UsedColours used) {
         this.palettes = palettes;
+        this.history = history;
+        this.changes = changes;
         this.worn = worn;
         this.used = used;
     }
@@ -39,28 +49,69 @@ class CardEdits {
      */
     record Outlook(Map<UUID, String> colours, List<WornSwatches.Worn> sheets, List<String> words) {}
 
-    /** @throws IllegalArgumentException with a message for the user; nothing is changed then */
-    Palettes.Made make(UUID project, UUID author, List<EditMessage> messages) {
-        return make(project, author, messages, "");
-    }
-
-    /** As above, with the reason for the history. */
-    Palettes.Made make(UUID project, UUID author, List<EditMessage> messages, String reason) {
+    /**
+     * Makes edits as one change, with what sheets wear in the place of swatches that they remove.
+     *
+     * @param reason for the history; may be empty
+     * @throws IllegalArgumentException with a message for the user; nothing is changed then
+     */
+    Made make(UUID project, UUID author, List<EditMessage> messages, String reason) {
         if (messages.isEmpty()) {
             throw new IllegalArgumentException("No change was named.");
         }
+        List<Effect> effects = new ArrayList<>();
+        String words = edit(project, author, messages, effects);
+        return history.keep(UUID.randomUUID(), project, author, words, reason, effects);
+    }
+
+    /**
+     * Makes edits, and lays what is made of the swatches that they add, as one change.
+     *
+     * @throws IllegalArgumentException with a message for the user; nothing is changed then
+     */
+    Made makeAndLay(
+            UUID project,
+            UUID author,
+            List<EditMessage> messages,
+            UUID sheet,
+            UUID layer,
+            Map<Integer, Fill> fillByCell) {
+        List<Effect> effects = new ArrayList<>();
+        String words = edit(project, author, messages, effects);
+        changes.lay(sheet, layer, fillByCell).ifPresent(effects::add);
+        return history.keep(project, author, words + ", and laid them", effects);
+    }
+
+    /** @return what was done, in words */
+    private String edit(UUID project, UUID author, List<EditMessage> messages, List<Effect> effects) {
+        history.lockProject(project);
         Palette before = palettes.of(project);
-        Palettes.Made made = palettes.change(project, author, edits(messages, before), reason);
-        Palette after = palettes.of(project);
+        List<PaletteEdit> edits = edits(messages, before);
+        Map<UUID, Optional<UUID>> removed = removed(messages, before, edits);
+        removed.forEach((swatch, instead) -> effects.addAll(worn.replace(swatch, instead)));
+        Map<UUID, UUID> instead = new HashMap<>();
+        removed.forEach((swatch, other) -> other.ifPresent(each -> instead.put(swatch, each)));
+        effects.add(palettes.edit(project, author, edits, instead));
+        messages.stream()
+                .filter(message -> message.colour() != null)
+                .forEach(message -> used.note(author, Srgb.ofHex(message.colour())));
+        String first = edits.get(0).words();
+        return edits.size() == 1 ? first : first + " and " + (edits.size() - 1) + " more";
+    }
+
+    private static Map<UUID, Optional<UUID>> removed(
+            List<EditMessage> messages, Palette before, List<PaletteEdit> edits) {
+        Palette after = before;
+        for (PaletteEdit edit : edits) {
+            after = after.after(edit);
+        }
+        Map<UUID, Optional<UUID>> removed = new LinkedHashMap<>();
         for (EditMessage message : messages) {
             if (message.kind() == EditMessage.Kind.REMOVE) {
-                worn.replace(made.id(), message.swatch(), instead(message, after));
-            }
-            if (message.colour() != null) {
-                used.note(author, Srgb.ofHex(message.colour()));
+                removed.put(message.swatch(), instead(message, after));
             }
         }
-        return made;
+        return removed;
     }
 
     private static List<PaletteEdit> edits(List<EditMessage> messages, Palette before) {
@@ -120,10 +171,5 @@ class CardEdits {
                 .filter(message -> message.kind() == EditMessage.Kind.REMOVE)
                 .forEach(message -> colours.put(message.swatch(), "none"));
         return new Outlook(colours, colours.isEmpty() ? List.of() : worn.where(Set.copyOf(colours.keySet())), words);
-    }
-
-    Palettes.Made undo(UUID project, UUID author) {
-        palettes.undoable(project, author).ifPresent(change -> worn.restore(change.id()));
-        return palettes.undo(project, author);
     }
 }

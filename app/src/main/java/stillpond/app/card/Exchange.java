@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
+import stillpond.app.history.Made;
 import stillpond.app.palette.Palettes;
 import stillpond.core.exchange.Arrival;
 import stillpond.core.exchange.CardCsv;
@@ -66,7 +67,7 @@ class Exchange {
     }
 
     /** Adds all cards of a file as one change. */
-    Palettes.Made take(UUID project, UUID author, String fileName, byte[] file) {
+    Made take(UUID project, UUID author, String fileName, byte[] file) {
         List<Card> cards = renamed(read(fileName, file).cards(), palettes.of(project));
         return palettes.change(project, author, List.of(new PaletteEdit.AddCards(cards)));
     }

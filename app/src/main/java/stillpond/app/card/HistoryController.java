@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.Accounts;
 import stillpond.app.account.SignedIn;
+import stillpond.app.history.History;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
@@ -36,13 +37,21 @@ class HistoryController {
     private final Projects projects;
     private final Accounts accounts;
     private final Palettes palettes;
+    private final History changes;
     private final Sheets sheets;
     private final ModelSheets modelSheets;
 
-    HistoryController(Projects projects, Accounts accounts, Palettes palettes, Sheets sheets, ModelSheets modelSheets) {
+    HistoryController(
+            Projects projects,
+            Accounts accounts,
+            Palettes palettes,
+            History changes,
+            Sheets sheets,
+            ModelSheets modelSheets) {
         this.projects = projects;
         this.accounts = accounts;
         this.palettes = palettes;
+        this.changes = changes;
         this.sheets = sheets;
         this.modelSheets = modelSheets;
     }
@@ -90,25 +99,24 @@ class HistoryController {
     }
 
     private List<State> states(UUID project, Card present, SignedIn person) {
-        List<Palettes.CardChange> changes = palettes.history(project, present.id());
+        List<Palettes.CardChange> found = palettes.history(project, present.id());
         Map<UUID, String> names = accounts.names(
-                changes.stream().map(Palettes.CardChange::author).distinct().toList());
+                found.stream().map(change -> change.made().author()).distinct().toList());
         List<State> states = new ArrayList<>();
-        for (Palettes.CardChange change : changes) {
+        for (Palettes.CardChange change : found) {
             change.after()
                     .ifPresent(card -> states.add(new State(
-                            change.id(),
-                            change.madeAt(),
-                            names.get(change.author()),
-                            change.words(),
-                            change.reason(),
+                            change.made().id(),
+                            change.made().at(),
+                            names.get(change.made().author()),
+                            change.made().words(),
+                            change.made().reason(),
                             change.isUndone(),
-                            change.author().equals(person.id()),
+                            change.made().author().equals(person.id()),
                             card)));
         }
-        Card first = changes.isEmpty()
-                ? present
-                : changes.get(changes.size() - 1).before().orElse(null);
+        Card first =
+                found.isEmpty() ? present : found.get(found.size() - 1).before().orElse(null);
         if (first != null) {
             states.add(new State(first.id(), null, "", "As it began", "", false, false, first));
         }
@@ -165,7 +173,7 @@ class HistoryController {
             @PathVariable UUID state,
             @RequestParam String reason,
             @AuthenticationPrincipal SignedIn person) {
-        palettes.explain(project, state, person.id(), reason);
+        changes.explain(project, state, person.id(), reason);
         return "redirect:/projects/{project}/cards/{card}/history";
     }
 }

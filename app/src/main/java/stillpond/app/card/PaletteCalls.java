@@ -17,6 +17,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
+import stillpond.app.history.Made;
+import stillpond.app.history.Steps;
 import stillpond.app.palette.CardState;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
@@ -37,6 +39,7 @@ class PaletteCalls {
 
     private final Palettes palettes;
     private final CardEdits edits;
+    private final Steps steps;
     private final Projects projects;
     private final Proposals proposals;
     private final UsedColours used;
@@ -46,6 +49,7 @@ class PaletteCalls {
     PaletteCalls(
             Palettes palettes,
             CardEdits edits,
+            Steps steps,
             Projects projects,
             Proposals proposals,
             UsedColours used,
@@ -53,6 +57,7 @@ class PaletteCalls {
             ReferencePictures pictures) {
         this.palettes = palettes;
         this.edits = edits;
+        this.steps = steps;
         this.projects = projects;
         this.proposals = proposals;
         this.used = used;
@@ -67,18 +72,19 @@ class PaletteCalls {
     PaletteState palette(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person) {
         return new PaletteState(
                 CardView.of(palettes.of(project)).stream().map(CardState::of).toList(),
-                palettes.undoable(project, person.id())
-                        .map(Palettes.Made::words)
-                        .orElse(null),
+                steps.next(project, person.id()).map(Made::words).orElse(null),
                 projects.may(project, person.id(), Right.CHANGE_LOCKED_CARDS));
     }
 
+    /** A change that was made, or taken back. */
+    record Done(String words) {}
+
     @PostMapping("/changes")
-    Palettes.Made make(
+    Done make(
             @PathVariable UUID project,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Size(max = MOST_EDITS, message = TOO_MANY) List<@Valid EditMessage> messages) {
-        return edits.make(project, person.id(), messages);
+        return new Done(edits.make(project, person.id(), messages, "").words());
     }
 
     /** Edits that somebody asks the lead for. @param reason not blank */
@@ -104,8 +110,8 @@ class PaletteCalls {
     }
 
     @PostMapping("/undo")
-    Palettes.Made undo(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person) {
-        return edits.undo(project, person.id());
+    Done undo(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person) {
+        return new Done(steps.undoNext(project, person.id()));
     }
 
     /** The colour that shares of ink make on paper, each 0 to 1; the answer is null if no print condition is installed. */

@@ -1,23 +1,26 @@
 package stillpond.app.compare;
 
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.Accounts;
-import stillpond.app.palette.Palettes;
-import stillpond.app.palette.Stagings;
+import stillpond.app.account.SignedIn;
+import stillpond.app.history.History;
+import stillpond.app.history.Made;
+import stillpond.app.history.Steps;
 import stillpond.app.project.Projects;
-import stillpond.app.sheet.Moments;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 
@@ -30,28 +33,25 @@ class MomentsController {
 
     private final Projects projects;
     private final Accounts accounts;
-    private final Palettes palettes;
-    private final Stagings stagings;
     private final Sheets sheets;
-    private final Moments moments;
+    private final History history;
+    private final Steps steps;
 
-    MomentsController(
-            Projects projects,
-            Accounts accounts,
-            Palettes palettes,
-            Stagings stagings,
-            Sheets sheets,
-            Moments moments) {
+    MomentsController(Projects projects, Accounts accounts, Sheets sheets, History history, Steps steps) {
         this.projects = projects;
         this.accounts = accounts;
-        this.palettes = palettes;
-        this.stagings = stagings;
         this.sheets = sheets;
-        this.moments = moments;
+        this.history = history;
+        this.steps = steps;
     }
 
-    /** Something that was done, at a moment. */
-    record Moment(Instant at, String who, String words) {}
+    /**
+     * Something that was done, at a moment.
+     *
+     * @param isTakenBack whether it was, and not done again
+     * @param canTakeBack whether it stands and is the reader's own
+     */
+    record Moment(UUID id, Instant at, String who, String words, boolean isTakenBack, boolean canTakeBack) {}
 
     /** @param from just before it @param to just after it; left out: now */
     @GetMapping
@@ -60,11 +60,13 @@ class MomentsController {
             @RequestParam Optional<UUID> sheet,
             @RequestParam Optional<Instant> from,
             @RequestParam Optional<Instant> to,
+            @AuthenticationPrincipal SignedIn person,
             Model model) {
         List<Sheet> all = sheets.inProject(project);
         Optional<Sheet> present =
                 sheet.map(id -> sheets.get(project, id)).or(() -> all.stream().findFirst());
-        List<Moment> list = present.map(each -> list(project, each)).orElse(List.of());
+        List<Moment> list =
+                present.map(each -> list(project, person.id(), each)).orElse(List.of());
         Optional<Instant> before = from.or(() -> list.stream().findFirst().map(Moment::at));
         model.addAttribute("project", projects.get(project));
         model.addAttribute("sheets", all);
@@ -77,29 +79,44 @@ class MomentsController {
         return "compare/moments";
     }
 
-    private List<Moment> list(UUID project, Sheet sheet) {
-        List<Moments.Step> steps = moments.steps(sheet.id(), MOST);
-        List<Palettes.Done> done = new ArrayList<>(palettes.done(project, MOST));
-        done.addAll(stagings.done(project, MOST));
-        List<UUID> people = new ArrayList<>();
-        steps.forEach(step -> people.add(step.author()));
-        done.forEach(each -> people.add(each.author()));
-        Map<UUID, String> names = accounts.names(people.stream().distinct().toList());
-        List<Moment> list = new ArrayList<>();
-        steps.forEach(step -> list.add(new Moment(step.at(), names.get(step.author()), words(step))));
-        done.forEach(each -> list.add(new Moment(each.at(), names.get(each.author()), each.words())));
-        list.sort(Comparator.comparing(Moment::at).reversed());
-        return list.stream().limit(MOST).toList();
+    private List<Moment> list(UUID project, UUID person, Sheet sheet) {
+        List<Made> about = history.about(project, sheet.id(), MOST);
+        Map<UUID, String> names =
+                accounts.names(about.stream().map(Made::author).distinct().toList());
+        Set<UUID> takenBack = history.takenBack(about.stream()
+                .filter(made -> made.kind() == Made.Kind.CHANGE)
+                .map(Made::id)
+                .toList());
+        return about.stream()
+                .map(made -> {
+                    boolean isStep = made.kind() != Made.Kind.CHANGE;
+                    boolean isTakenBack = takenBack.contains(made.id());
+                    boolean isOwn = made.author().equals(person);
+                    return new Moment(
+                            made.id(),
+                            made.at(),
+                            names.get(made.author()),
+                            made.words(),
+                            isTakenBack,
+                            isOwn && !isStep && !isTakenBack);
+                })
+                .toList();
     }
 
-    private static String words(Moments.Step step) {
-        String cells = step.cells() == 1 ? "1 cell" : step.cells() + " cells";
-        return switch (step.kind()) {
-            case "FILL" -> "Filled " + cells;
-            case "DAM" -> "Dammed or opened gaps";
-            case "RECUT" -> "Analysed again";
-            case "UNDO" -> "Took back, " + cells;
-            default -> "Did again, " + cells;
-        };
+    /** Takes back any change of one's own, whatever was done since; what was changed since is left alone. */
+    @PostMapping("/{change}/take-back")
+    String takeBack(
+            @PathVariable UUID project,
+            @PathVariable UUID change,
+            @RequestParam UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            RedirectAttributes told) {
+        sheets.get(project, sheet);
+        try {
+            told.addFlashAttribute("said", "Taken back: " + steps.undo(project, person.id(), change) + ".");
+        } catch (IllegalArgumentException refusal) {
+            told.addFlashAttribute("said", refusal.getMessage());
+        }
+        return "redirect:/projects/" + project + "/compare/moments?sheet=" + sheet;
     }
 }

@@ -51,6 +51,13 @@ class DeskCalls {
         return states.of(sheets.get(project, sheet), person.id());
     }
 
+    /** What the person can take back and do again here, after a change that did not come from here as one of {@link #make}. */
+    @GetMapping("/line")
+    DeskState.LineState line(
+            @PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
+        return states.line(sheets.get(project, sheet), person.id());
+    }
+
     /** The colours of the sheet alone, for a desk that is open while they change. */
     @GetMapping("/colours")
     SheetPalette colours(@PathVariable UUID project, @PathVariable UUID sheet) {

@@ -9,21 +9,25 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
 import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.MadeChange;
 import stillpond.app.sheet.Sheet;
-import stillpond.app.sheet.UndoableChanges;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.gap.Dams;
+import stillpond.core.history.UndoLine;
 import stillpond.core.ink.InkSettings;
 
 /** Everything the desk needs to show a sheet, but for its planes. */
-record DeskState(
-        UUID sheet,
-        String title,
-        List<LayerState> layers,
-        SheetPalette palette,
-        List<ChangeAnswer> undoable,
-        List<ChangeAnswer> redoable) {
+record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette palette, LineState line) {
+
+    /** What the person can take back, newest first, and do again, the next one first. */
+    record LineState(List<ChangeAnswer> undoable, List<ChangeAnswer> redoable) {
+        static LineState of(UndoLine<MadeChange> line) {
+            return new LineState(
+                    line.undoable().stream().map(ChangeAnswer::of).toList(),
+                    line.redoable().stream().map(ChangeAnswer::of).toList());
+        }
+    }
 
     /** @param fills the cells that wear each fill */
     record LayerState(
@@ -54,20 +58,13 @@ record DeskState(
         }
     }
 
-    static DeskState of(
-            Sheet sheet, List<Fills> fills, List<Dams> dams, SheetPalette palette, UndoableChanges undoable) {
+    static DeskState of(Sheet sheet, List<Fills> fills, List<Dams> dams, SheetPalette palette, LineState line) {
         String planes = "/projects/" + sheet.project() + "/sheets/" + sheet.id() + "/planes/";
         List<LayerState> layers = new ArrayList<>();
         for (Layer layer : sheet.layers()) {
             layers.add(layer(layer, fills.get(layers.size()), dams.get(layers.size()), planes));
         }
-        return new DeskState(
-                sheet.id(),
-                sheet.title(),
-                layers,
-                palette,
-                undoable.undoable().stream().map(ChangeAnswer::of).toList(),
-                undoable.redoable().stream().map(ChangeAnswer::of).toList());
+        return new DeskState(sheet.id(), sheet.title(), layers, palette, line);
     }
 
     /** Where the planes are that the first picture needs. */

@@ -5,9 +5,9 @@ import org.springframework.stereotype.Service;
 import stillpond.app.palette.Stagings;
 import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
-import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.UndoableChanges;
 
 /** Puts together what the desk starts with. */
 @Service
@@ -17,14 +17,15 @@ class DeskStates {
     private static final int KNOWN_STEPS = 200;
 
     private final Sheets sheets;
-    private final SheetChanges changes;
+    private final UndoableChanges undoable;
     private final SheetColours colours;
     private final Stagings stagings;
     private final Sharpening sharpening;
 
-    DeskStates(Sheets sheets, SheetChanges changes, SheetColours colours, Stagings stagings, Sharpening sharpening) {
+    DeskStates(
+            Sheets sheets, UndoableChanges undoable, SheetColours colours, Stagings stagings, Sharpening sharpening) {
         this.sheets = sheets;
-        this.changes = changes;
+        this.undoable = undoable;
         this.colours = colours;
         this.stagings = stagings;
         this.sharpening = sharpening;
@@ -38,7 +39,11 @@ class DeskStates {
                 sheet.layers().stream().map(sheets::fills).toList(),
                 sheet.layers().stream().map(sheets::dams).toList(),
                 palette(sheet),
-                changes.undoable(sheet.id(), person, KNOWN_STEPS));
+                line(sheet, person));
+    }
+
+    DeskState.LineState line(Sheet sheet, UUID person) {
+        return DeskState.LineState.of(undoable.of(sheet.project(), person, sheet.id(), KNOWN_STEPS));
     }
 
     SheetPalette palette(Sheet sheet) {

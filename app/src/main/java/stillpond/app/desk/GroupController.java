@@ -69,7 +69,20 @@ class GroupController {
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Valid GroupMessage message) {
         Sheet present = sheets.get(project, sheet);
-        return groups.change(present, person.id(), act(present, message)).groups();
+        return groups.change(present, person.id(), words(message.act()), act(present, message))
+                .groups();
+    }
+
+    private static String words(Act act) {
+        return switch (act) {
+            case MAKE -> "Made a group";
+            case FOR_EACH_COLOUR -> "Made a group for each colour";
+            case RENAME -> "Renamed a group";
+            case HIDE -> "Hid or showed a group";
+            case LOCK -> "Locked or unlocked a group";
+            case MOVE -> "Moved a group";
+            case REMOVE -> "Took a group apart";
+        };
     }
 
     private UnaryOperator<CellGroups> act(Sheet sheet, GroupMessage message) {

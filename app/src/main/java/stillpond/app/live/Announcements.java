@@ -3,8 +3,7 @@ package stillpond.app.live;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
-import stillpond.app.palette.PaletteChanged;
-import stillpond.app.sheet.SheetChanged;
+import stillpond.app.history.Happened;
 
 /** Says within a transaction what its commit will have changed. */
 @Component
@@ -19,16 +18,14 @@ class Announcements {
     }
 
     @TransactionalEventListener(phase = TransactionPhase.BEFORE_COMMIT)
-    void on(PaletteChanged changed) {
-        wire.announce(new LiveEvent(changed.project(), "palette", changed.author() + " " + FromPage.id()));
-    }
-
-    @TransactionalEventListener(phase = TransactionPhase.BEFORE_COMMIT)
-    void on(SheetChanged changed) {
-        String author = changed.author().map(Object::toString).orElse(NOBODY);
-        wire.announce(new LiveEvent(
-                changed.project(),
-                "sheet",
-                String.join(" ", changed.sheet().toString(), changed.what().name(), author, FromPage.id())));
+    void on(Happened happened) {
+        String author = happened.author().map(Object::toString).orElse(NOBODY);
+        LiveEvent event = happened.sheet()
+                .map(sheet -> new LiveEvent(
+                        happened.project(),
+                        "sheet",
+                        String.join(" ", sheet.toString(), happened.part().name(), author, FromPage.id())))
+                .orElseGet(() -> new LiveEvent(happened.project(), "palette", author + " " + FromPage.id()));
+        wire.announce(event);
     }
 }

@@ -12,10 +12,6 @@ interface CardRepository extends Repository<StoredCard, UUID> {
     @EntityGraph(attributePaths = "swatches")
     List<StoredCard> findByProjectIdOrderByPosition(UUID projectId);
 
-    /** Changes of one palette are made one after the other: whoever holds this row makes the next one. */
-    @NativeQuery("select id from project where id = :project for update")
-    UUID lock(UUID project);
-
     /** @return 0 if another project has a card with this id; then nothing is written */
     @Modifying(clearAutomatically = true)
     @NativeQuery("""
@@ -42,7 +38,16 @@ interface CardRepository extends Repository<StoredCard, UUID> {
     int writeSwatch(
             UUID id, UUID project, UUID card, String name, String part, String note, String paint, int position);
 
+    /**
+     * Puts a swatch aside.
+     *
+     * @param instead what is worn in its place, and in the place of those that it was worn instead of; null: nothing
+     */
     @Modifying(clearAutomatically = true)
-    @NativeQuery("update swatch set removed_at = now() where id = :id and project_id = :project")
-    void removeSwatch(UUID project, UUID id);
+    @NativeQuery("""
+            update swatch set
+                removed_at = case when id = :id then now() else removed_at end,
+                replaced_by = cast(:instead as uuid)
+            where project_id = :project and (id = :id or replaced_by = :id)""")
+    void removeSwatch(UUID project, UUID id, UUID instead);
 }

@@ -1,45 +1,33 @@
 package stillpond.app.palette;
 
-import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.history.Effect;
+import stillpond.app.history.EffectKind;
+import stillpond.app.history.History;
+import stillpond.core.history.Reversal;
 import stillpond.core.palette.Staging;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
-/** The lights and wardrobes of each project and where they are used: every change is one row of a log and can be taken back by whoever made it. */
+/** The lights and wardrobes of each project, and where they are used. */
 @Service
 @Transactional
-public class Stagings {
-
-    private static final TypeReference<TreeMap<String, String>> ENTRIES = new TypeReference<>() {};
+public class Stagings implements EffectKind<Effect.Staged> {
 
     private final StagingRepository stored;
-    private final CardRepository cards;
-    private final ApplicationEventPublisher events;
-    private final JsonMapper json;
-    private final Clock clock;
+    private final History history;
 
-    Stagings(
-            StagingRepository stored,
-            CardRepository cards,
-            ApplicationEventPublisher events,
-            JsonMapper json,
-            Clock clock) {
+    Stagings(StagingRepository stored, History history) {
         this.stored = stored;
-        this.cards = cards;
-        this.events = events;
-        this.json = json;
-        this.clock = clock;
+        this.history = history;
     }
 
     @Transactional(readOnly = true)
@@ -51,93 +39,71 @@ public class Stagings {
     @Transactional(readOnly = true)
     public Staging at(UUID project, Instant moment) {
         Map<String, String> entries = new HashMap<>(stored.entries(project));
-        for (StagingRepository.Step step : stored.stepsSince(project, moment)) {
-            put(entries, read(step.from()), read(step.to()));
+        for (Effect effect : history.ofProjectSince(project, moment)) {
+            if (effect instanceof Effect.Staged staged) {
+                entries.keySet().removeAll(staged.after().keySet());
+                entries.putAll(staged.before());
+            }
         }
         return new Staging(entries);
     }
 
     /** Changes it without a step to undo: for what a project begins with. */
     public void begin(UUID project, UnaryOperator<Staging> by) {
-        cards.lock(project);
-        Map<String, String> before = of(project).entries();
-        write(project, before, by.apply(new Staging(before)).entries());
+        stage(project, by);
     }
 
     /**
-     * Changes it, as one step.
+     * Changes it, as one change; nothing is kept if it is the same after it.
      *
      * @param words what is done, for the history
      * @throws IllegalArgumentException with a message for the user; then nothing is changed
      */
     public void change(UUID project, UUID author, String words, UnaryOperator<Staging> by) {
-        cards.lock(project);
-        Map<String, String> before = of(project).entries();
-        Map<String, String> after = by.apply(new Staging(before)).entries();
-        if (before.equals(after)) {
-            return;
-        }
-        stored.log(
-                new StagingRepository.Change(UUID.randomUUID(), words),
-                project,
-                author,
-                clock.instant(),
-                json.writeValueAsString(different(before, after)),
-                json.writeValueAsString(different(after, before)));
-        write(project, before, after);
-        events.publishEvent(new PaletteChanged(project, author));
-    }
-
-    /** What was done and stands, latest first, at the most so many. */
-    @Transactional(readOnly = true)
-    public List<Palettes.Done> done(UUID project, int most) {
-        return stored.done(project, most);
+        stage(project, by).ifPresent(effect -> history.keep(project, author, words, List.of(effect)));
     }
 
     /**
-     * Takes the author's latest change back.
+     * Changes it as a part of a change that the caller keeps; no sheet is locked yet, or the project is.
      *
-     * @return what it was, in words
-     * @throws IllegalArgumentException if there is none, or the same was changed again since
+     * @return empty if it is the same after it
+     * @throws IllegalArgumentException with a message for the user; then nothing is changed
      */
-    public String undo(UUID project, UUID author) {
-        cards.lock(project);
-        StagingRepository.Change change = stored.latest(project, author)
-                .orElseThrow(() -> new IllegalArgumentException("There is no change of yours to take back."));
-        StagingRepository.Step step = stored.step(change.id());
+    public Optional<Effect.Staged> stage(UUID project, UnaryOperator<Staging> by) {
+        history.lockProject(project);
         Map<String, String> before = of(project).entries();
-        Map<String, String> made = read(step.from());
-        if (made.entrySet().stream().anyMatch(each -> !each.getValue().equals(before.get(each.getKey())))) {
-            throw new IllegalArgumentException(
-                    "Somebody has changed this since, so your change cannot simply be taken back.");
+        return write(project, before, by.apply(new Staging(before)).entries());
+    }
+
+    @Override
+    public Class<Effect.Staged> effects() {
+        return Effect.Staged.class;
+    }
+
+    @Override
+    public Done done(UUID project, UUID author, Effect.Staged effect) {
+        Map<String, String> now = of(project).entries();
+        Reversal<String, String> back = Reversal.of(now, effect.after(), effect.before());
+        return new Done(
+                write(project, now, back.entries()).map(done -> done),
+                back.leftAlone().size());
+    }
+
+    private Optional<Effect.Staged> write(UUID project, Map<String, String> before, Map<String, String> after) {
+        Effect.Staged effect = new Effect.Staged(different(before, after), different(after, before));
+        if (effect.before().isEmpty() && effect.after().isEmpty()) {
+            return Optional.empty();
         }
-        Map<String, String> after = new HashMap<>(before);
-        put(after, made, read(step.to()));
-        stored.undone(change.id(), clock.instant());
-        write(project, before, after);
-        events.publishEvent(new PaletteChanged(project, author));
-        return change.words();
-    }
-
-    private static void put(Map<String, String> entries, Map<String, String> from, Map<String, String> to) {
-        entries.keySet().removeAll(from.keySet());
-        entries.putAll(to);
-    }
-
-    private Map<String, String> read(String text) {
-        return json.readValue(text, ENTRIES);
+        stored.remove(
+                project,
+                before.keySet().stream().filter(key -> !after.containsKey(key)).toList());
+        effect.after().forEach((key, value) -> stored.put(project, key, value));
+        return Optional.of(effect);
     }
 
     private static Map<String, String> different(Map<String, String> entries, Map<String, String> others) {
         Map<String, String> different = new TreeMap<>(entries);
         different.entrySet().removeIf(each -> Objects.equals(each.getValue(), others.get(each.getKey())));
         return different;
-    }
-
-    private void write(UUID project, Map<String, String> before, Map<String, String> after) {
-        List<String> gone =
-                before.keySet().stream().filter(key -> !after.containsKey(key)).toList();
-        stored.remove(project, gone);
-        different(after, before).forEach((key, value) -> stored.put(project, key, value));
     }
 }

@@ -15,13 +15,12 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     @Query("select f from CellFill f where f.key.layerId = :layer and f.key.cell in :cells")
     List<CellFill> findInLayer(UUID layer, Collection<Integer> cells);
 
-    /** Lays swatches on cells, {@code swatches[i]} on {@code cells[i]}, over whatever they wore; for a removed swatch what took its place. */
+    /** Lays swatches on cells, {@code swatches[i]} on {@code cells[i]}, over whatever they wore. Native, as all that follows: whole arrays at once. */
     @Modifying(clearAutomatically = true)
     @NativeQuery("""
             insert into cell_fill (layer_id, cell, swatch_id)
-            select :layer, laid.cell, coalesce(s.replaced_by, s.id)
+            select :layer, laid.cell, laid.swatch_id
             from unnest(cast(:cells as integer[]), cast(:swatches as uuid[])) as laid (cell, swatch_id)
-            join swatch s on s.id = laid.swatch_id
             on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id, made = null""")
     void lay(UUID layer, Integer[] cells, UUID[] swatches);
 
@@ -34,17 +33,43 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             on conflict (layer_id, cell) do update set swatch_id = null, made = excluded.made""")
     void layMade(UUID layer, Integer[] cells, String[] texts);
 
-    /** What took the place of those of some swatches that were removed. */
+    /** Notes which swatches fills of {@link #layMade} take their colours from: {@code swatches[i]} for {@code texts[i]}. */
+    @Modifying
     @NativeQuery("""
-            select id as removed, replaced_by as instead from swatch
-            where id = any(cast(:swatches as uuid[])) and replaced_by is not null""")
-    List<Replacement> replacements(UUID[] swatches);
+            insert into fill_swatch (fill, swatch_id)
+            select fill, swatch_id from unnest(cast(:texts as text[]), cast(:swatches as uuid[])) as named (fill, swatch_id)
+            on conflict do nothing""")
+    void noteSwatches(String[] texts, UUID[] swatches);
 
-    /** One row of {@link #replacements}. */
-    interface Replacement {
-        UUID getRemoved();
+    /** Those of some swatches that were removed, and what took their place. */
+    @NativeQuery("""
+            select id as swatch, replaced_by as instead from swatch
+            where id = any(cast(:swatches as uuid[])) and removed_at is not null""")
+    List<Removed> findRemoved(UUID[] swatches);
 
+    /** One row of {@link #findRemoved}. */
+    interface Removed {
+        UUID getSwatch();
+
+        /** Null: nothing is worn in its place. */
         UUID getInstead();
+    }
+
+    /** The cells of present layers that wear a swatch, sheet by sheet. */
+    @NativeQuery("""
+            select l.sheet_id as sheet, l.id as layer, w.cell as cell
+            from cell_wears w join layer l on l.id = w.layer_id and l.is_current
+            where w.swatch_id = :swatch
+            order by l.sheet_id, l.id, w.cell""")
+    List<WearingCell> findWearing(UUID swatch);
+
+    /** One row of {@link #findWearing}. */
+    interface WearingCell {
+        UUID getSheet();
+
+        UUID getLayer();
+
+        int getCell();
     }
 
     @Modifying(clearAutomatically = true)
@@ -96,50 +121,6 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
 
         long getRegions();
     }
-
-    /** Notes which cells wear a swatch that is removed by a change of the palette. */
-    @Modifying(clearAutomatically = true)
-    @NativeQuery("""
-            insert into rewear (change_id, layer_id, cell, swatch_id, made)
-            select :change, w.layer_id, w.cell, w.swatch_id, f.made
-            from cell_wears w
-            join cell_fill f on f.layer_id = w.layer_id and f.cell = w.cell
-            where w.swatch_id = :swatch""")
-    void noteWearing(UUID change, UUID swatch);
-
-    @Modifying(clearAutomatically = true)
-    @NativeQuery("""
-            update cell_fill set
-                swatch_id = case when made is null then cast(:other as uuid) end,
-                made = replace(made, cast(:swatch as text), cast(:other as text))
-            where swatch_id = :swatch or made like '%' || cast(:swatch as text) || '%'""")
-    void wearInstead(UUID swatch, UUID other);
-
-    /** Gradients and patterns stay, without one of their colours. */
-    @Modifying(clearAutomatically = true)
-    @NativeQuery("""
-            delete from cell_fill
-            where swatch_id = :swatch or made like 'flat %' and made like '%' || cast(:swatch as text)""")
-    void wearNothing(UUID swatch);
-
-    @Modifying(clearAutomatically = true)
-    @NativeQuery("update swatch set replaced_by = :other where id = :swatch or replaced_by = :swatch")
-    void replace(UUID swatch, UUID other);
-
-    /** Puts a removed swatch back where it was worn, but for cells that were given something else since. */
-    @Modifying(clearAutomatically = true)
-    @NativeQuery("""
-            insert into cell_fill as now (layer_id, cell, swatch_id, made)
-            select r.layer_id, r.cell, case when r.made is null then r.swatch_id end, r.made
-            from rewear r where r.change_id = :change
-            on conflict (layer_id, cell) do update set swatch_id = excluded.swatch_id, made = excluded.made
-            where exists (
-                select 1 from rewear r join swatch s on s.id = r.swatch_id
-                where r.change_id = :change and r.layer_id = now.layer_id and r.cell = now.cell
-                      and now.swatch_id is not distinct from case when r.made is null then s.replaced_by end
-                      and now.made is not distinct from
-                          replace(r.made, cast(s.id as text), cast(s.replaced_by as text)))""")
-    void wearAgain(UUID change);
 
     /** Lets one layer wear what another with the same cells wears. */
     @Modifying(clearAutomatically = true)

@@ -1,12 +1,13 @@
 package stillpond.app.sheet;
 
+import java.util.Optional;
 import java.util.UUID;
 
 /** What became of a request. */
 public sealed interface ChangeOutcome {
 
-    /** It stands in the log, now or since an earlier time the same was asked. */
-    record Made(MadeChange change) implements ChangeOutcome {}
+    /** It stands in the log, now or since an earlier time the same was asked. @param leftAlone what stays, since it was changed since, in words */
+    record Made(MadeChange change, Optional<String> leftAlone) implements ChangeOutcome {}
 
     /** There was nothing to change; the log is as it was. */
     record Unneeded(UUID request) implements ChangeOutcome {}

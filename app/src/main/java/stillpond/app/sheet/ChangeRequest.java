@@ -43,9 +43,14 @@ public sealed interface ChangeRequest {
         }
     }
 
-    /** Takes back the author's latest change, which must be the one named. */
-    record Undo(UUID id, UUID concerns) implements ChangeRequest {}
+    /** Goes back or forth over a change of the author's, which need not be one of this sheet alone. */
+    sealed interface Step extends ChangeRequest {
+        UUID concerns();
+    }
 
-    /** Does again the change that the author took back last, which must be the one named. */
-    record Redo(UUID id, UUID concerns) implements ChangeRequest {}
+    /** Takes a change back. */
+    record Undo(UUID id, UUID concerns) implements Step {}
+
+    /** Does a change again that was taken back. */
+    record Redo(UUID id, UUID concerns) implements Step {}
 }

@@ -50,7 +50,7 @@ public class HandDams {
         Sheet sheet = sheets.get(project, sheetId);
         OpenLayers.OpenLayer open = openLayers.take(sheet.frontLayer());
         if (HandDam.draw(open.openings(), open.ink(), line) instanceof HandDam.Parted parted) {
-            store(sheet, author, open, parted, seen);
+            store(sheet, author, "Drew a dam", open, parted, seen);
             return true;
         }
         openLayers.keep(sheet.frontLayer(), open);
@@ -71,14 +71,20 @@ public class HandDams {
             openLayers.keep(sheet.frontLayer(), open);
             return false;
         }
-        store(sheet, author, open, new HandDam.Parted(joined, Set.of(), List.of(), List.of()), seen);
+        store(sheet, author, "Joined regions", open, new HandDam.Parted(joined, Set.of(), List.of(), List.of()), seen);
         return true;
     }
 
-    private void store(Sheet sheet, UUID author, OpenLayers.OpenLayer open, HandDam.Parted parted, Consumer<Cut> seen) {
+    private void store(
+            Sheet sheet,
+            UUID author,
+            String words,
+            OpenLayers.OpenLayer open,
+            HandDam.Parted parted,
+            Consumer<Cut> seen) {
         UUID layer = UUID.randomUUID();
         seen.accept(new Cut(layer, DamPatchCodec.encode(open.openings().openings(), parted)));
         OpenLayers.OpenLayer cut = new OpenLayers.OpenLayer(parted.openings(), open.ink());
-        openLayers.keep(cuts.split(sheet, author, layer, parted, open.ink()), cut);
+        openLayers.keep(cuts.split(sheet, author, words, layer, parted, open.ink()), cut);
     }
 }

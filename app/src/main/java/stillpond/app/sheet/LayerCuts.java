@@ -8,13 +8,15 @@ import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import stillpond.app.sheet.ChangeLog.Entry;
+import stillpond.app.history.Effect;
+import stillpond.app.history.Happened;
+import stillpond.app.history.History;
+import stillpond.app.history.Part;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.MovedFills;
-import stillpond.core.fill.UndoLine;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.HandDam;
 import stillpond.core.ink.InkPlane;
@@ -25,7 +27,8 @@ import stillpond.core.ink.InkPlane;
 class LayerCuts {
 
     private final SheetRepository sheets;
-    private final ChangeLog log;
+    private final LayerFills fills;
+    private final History history;
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
     private final LayerGroups groups;
@@ -34,14 +37,16 @@ class LayerCuts {
 
     LayerCuts(
             SheetRepository sheets,
-            ChangeLog log,
+            LayerFills fills,
+            History history,
             LayerSwaps swaps,
             LayerDams layerDams,
             LayerGroups groups,
             Planes planes,
             ApplicationEventPublisher events) {
         this.sheets = sheets;
-        this.log = log;
+        this.fills = fills;
+        this.history = history;
         this.swaps = swaps;
         this.layerDams = layerDams;
         this.groups = groups;
@@ -64,12 +69,9 @@ class LayerCuts {
                     "Somebody else has analysed this sheet anew just now; look at that first.");
         }
         StoredLayer fresh = replace(sheet, old, lineArt, source);
-        events.publishEvent(SheetChanged.by(author, sheet.projectId(), sheet.id(), SheetChanged.What.CELLS));
         MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
-        UUID id = UUID.randomUUID();
-        UndoLine<UUID> line = log.line(sheet.id(), author);
-        StoredChange stored = StoredChange.recut(id, line.head(), log.origin(sheet, fresh.id(), author), old.id());
-        log.keep(new Entry(stored, Fills.none().becoming(moved.fills())), line.made(id));
+        keep(sheet, author, "Analysed the line art anew", old, fresh);
+        fills.write(fresh.id(), Fills.none().becoming(moved.fills()));
         return lost(old.asLayer(), moved.lost());
     }
 
@@ -79,9 +81,8 @@ class LayerCuts {
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (old.isCurrent()) {
             StoredLayer fresh = replace(sheet, old, lineArt, source);
-            events.publishEvent(
-                    new SheetChanged(sheet.projectId(), sheet.id(), SheetChanged.What.CELLS, Optional.empty()));
-            log.write(
+            events.publishEvent(new Happened(sheet.projectId(), Optional.of(sheet.id()), Part.CELLS, Optional.empty()));
+            fills.write(
                     fresh.id(),
                     Fills.none()
                             .becoming(
@@ -105,7 +106,7 @@ class LayerCuts {
      *
      * @param id of the new layer
      */
-    Layer split(Sheet before, UUID author, UUID id, HandDam.Parted parted, InkPlane ink) {
+    Layer split(Sheet before, UUID author, String words, UUID id, HandDam.Parted parted, InkPlane ink) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (!old.isCurrent()) {
@@ -116,25 +117,29 @@ class LayerCuts {
         sheets.saveAndFlush(sheet);
         layerDams.copy(old.asLayer(), fresh, parted.openings(), parted.dam());
         groups.carrySplit(old.id(), fresh.id(), parted.split());
-        Map<Integer, Fill> worn = new HashMap<>(log.worn(old.id()));
+        Fills wornBefore = fills.worn(old.id());
+        Map<Integer, Fill> worn = new HashMap<>();
+        wornBefore.filled().forEach(cell -> worn.put(cell, wornBefore.of(cell)));
         for (CellSplit.Parts split : parted.split()) {
             if (worn.containsKey(split.cell())) {
                 split.parts().forEach(part -> worn.put(part, worn.get(split.cell())));
             }
         }
-        events.publishEvent(SheetChanged.by(author, sheet.projectId(), sheet.id(), SheetChanged.What.CELLS));
-        UUID change = UUID.randomUUID();
-        UndoLine<UUID> line = log.line(sheet.id(), author);
-        StoredChange stored = StoredChange.recut(change, line.head(), log.origin(sheet, fresh.id(), author), old.id());
-        log.keep(new Entry(stored, Fills.none().becoming(Fills.of(worn))), line.made(change));
+        keep(sheet, author, words, old, fresh);
+        fills.write(fresh.id(), Fills.none().becoming(Fills.of(worn)));
         return fresh.asLayer();
+    }
+
+    private void keep(StoredSheet sheet, UUID author, String words, StoredLayer old, StoredLayer fresh) {
+        sheet.nextRevision();
+        history.keep(sheet.projectId(), author, words, List.of(new Effect.Recut(sheet.id(), old.id(), fresh.id())));
     }
 
     private List<Recuts.LostFill> lost(Layer layer, List<Integer> cells) {
         if (cells.isEmpty()) {
             return List.of();
         }
-        Fills worn = log.current(layer.id(), cells);
+        Fills worn = fills.current(layer.id(), cells);
         CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
         return cells.stream()
                 .map(map.cells()::get)

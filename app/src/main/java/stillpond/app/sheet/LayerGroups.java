@@ -7,12 +7,15 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.history.Effect;
+import stillpond.app.history.EffectKind;
+import stillpond.app.history.History;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
@@ -22,18 +25,18 @@ import stillpond.core.ledger.CellGroups;
 /** The groups of each layer. */
 @Component
 @Transactional
-public class LayerGroups {
+public class LayerGroups implements EffectKind<Effect.Grouped> {
 
     private final JdbcClient jdbc;
     private final SheetRepository sheets;
     private final LayerSwaps swaps;
-    private final ApplicationEventPublisher events;
+    private final History history;
 
-    LayerGroups(JdbcClient jdbc, SheetRepository sheets, LayerSwaps swaps, ApplicationEventPublisher events) {
+    LayerGroups(JdbcClient jdbc, SheetRepository sheets, LayerSwaps swaps, History history) {
         this.jdbc = jdbc;
         this.sheets = sheets;
         this.swaps = swaps;
-        this.events = events;
+        this.history = history;
     }
 
     @Transactional(readOnly = true)
@@ -62,14 +65,45 @@ public class LayerGroups {
                 Arrays.asList(cells));
     }
 
-    /** Changes the groups of the front layer of a sheet, one change at a time. */
-    public CellGroups change(Sheet sheet, UUID author, UnaryOperator<CellGroups> change) {
+    /**
+     * Changes the groups of the front layer of a sheet, as one change.
+     *
+     * @param words what is done, for the history
+     */
+    public CellGroups change(Sheet sheet, UUID author, String words, UnaryOperator<CellGroups> change) {
         sheets.findAndLock(sheet.id()).orElseThrow();
-        events.publishEvent(SheetChanged.by(author, sheet.project(), sheet.id(), SheetChanged.What.GROUPS));
         UUID layer = sheet.frontLayer().id();
-        CellGroups changed = change.apply(of(layer));
-        write(layer, changed);
+        CellGroups before = of(layer);
+        CellGroups changed = change.apply(before);
+        if (!changed.equals(before)) {
+            write(layer, changed);
+            history.keep(
+                    sheet.project(), author, words, List.of(new Effect.Grouped(sheet.id(), layer, before, changed)));
+        }
         return changed;
+    }
+
+    @Override
+    public Class<Effect.Grouped> effects() {
+        return Effect.Grouped.class;
+    }
+
+    @Override
+    public Done done(UUID project, UUID author, Effect.Grouped effect) {
+        StoredSheet sheet = sheets.findById(effect.onSheet()).orElseThrow();
+        StoredLayer then = sheet.layer(effect.layer());
+        StoredLayer now = sheet.inPlaceOf(then);
+        UnaryOperator<CellGroups> here = then == now
+                ? UnaryOperator.identity()
+                : groups -> inTheSamePlace(groups, then.asLayer(), now.asLayer());
+        CellGroups present = of(now.id());
+        CellGroups.TakenBack back = present.takingBack(here.apply(effect.after()), here.apply(effect.before()));
+        if (back.groups().equals(present)) {
+            return new Done(Optional.empty(), back.leftAlone());
+        }
+        write(now.id(), back.groups());
+        return new Done(
+                Optional.of(new Effect.Grouped(sheet.id(), now.id(), present, back.groups())), back.leftAlone());
     }
 
     private void write(UUID layer, CellGroups groups) {
@@ -85,18 +119,36 @@ public class LayerGroups {
 
     /** Brings the groups of a layer over to the one that takes its place. */
     void carry(Layer old, Layer fresh) {
-        CellGroups groups = of(old.id());
+        write(fresh.id(), inTheSamePlace(of(old.id()), old, fresh));
+    }
+
+    /** Brings the groups over to a layer that takes its place again, unless they are still those that it had. */
+    void carryBack(Layer present, Layer former) {
+        CellGroups then = of(former.id());
+        CellGroups now = of(present.id());
+        List<CellGroup> faces = faces(then);
+        if (!faces.equals(faces(now))) {
+            write(former.id(), inTheSamePlace(now, present, former));
+        }
+    }
+
+    /** Groups without what they hold. */
+    private static List<CellGroup> faces(CellGroups groups) {
+        return groups.groups().stream()
+                .map(group -> new CellGroup(group.id(), group.name(), group.isHidden(), group.isLocked(), List.of()))
+                .toList();
+    }
+
+    private CellGroups inTheSamePlace(CellGroups groups, Layer old, Layer fresh) {
         if (groups.groups().isEmpty()) {
-            return;
+            return groups;
         }
         Map<Integer, Fill> marks = new HashMap<>();
         groups.groups().forEach(group -> group.cells().forEach(cell -> marks.put(cell, Fill.flat(group.id()))));
         Fills moved = swaps.inTheSamePlace(old, Fills.of(marks), fresh);
-        write(
-                fresh.id(),
-                groups.inCells(group -> moved.filled().stream()
-                        .filter(cell -> moved.of(cell).equals(Fill.flat(group.id())))
-                        .toList()));
+        return groups.inCells(group -> moved.filled().stream()
+                .filter(cell -> moved.of(cell).equals(Fill.flat(group.id())))
+                .toList());
     }
 
     /** The same cells, some of them split in parts. */

@@ -18,17 +18,17 @@ import stillpond.core.ink.Registration;
 @Component
 class LayerSwaps {
 
-    private final CellFillRepository fills;
+    private final LayerFills fills;
     private final Planes planes;
 
-    LayerSwaps(CellFillRepository fills, Planes planes) {
+    LayerSwaps(LayerFills fills, Planes planes) {
         this.fills = fills;
         this.planes = planes;
     }
 
     /** What a layer just cut is to wear, and which fills found no place. */
     MovedFills moved(Layer old, Layer fresh) {
-        return MovedFills.move(worn(old), cells(old), cells(fresh), placing(fresh, old));
+        return MovedFills.move(fills.worn(old.id()), cells(old), cells(fresh), placing(fresh, old));
     }
 
     /**
@@ -37,8 +37,8 @@ class LayerSwaps {
     Fills restored(Layer present, Layer former) {
         CellPlane presentCells = cells(present);
         CellPlane formerCells = cells(former);
-        Fills now = worn(present);
-        Fills then = worn(former);
+        Fills now = fills.worn(present.id());
+        Fills then = fills.wornAside(former.id());
         Fills atTheSwap = MovedFills.move(then, formerCells, presentCells, placing(present, former))
                 .fills();
         Placing back = placing(former, present);
@@ -77,10 +77,5 @@ class LayerSwaps {
 
     private CellPlane cells(Layer layer) {
         return PlaneCodec.decodeCells(planes.content(layer.cells()));
-    }
-
-    private Fills worn(Layer layer) {
-        return Fills.of(
-                fills.findByKeyLayerId(layer.id()).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
     }
 }

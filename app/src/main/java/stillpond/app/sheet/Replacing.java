@@ -1,5 +1,6 @@
 package stillpond.app.sheet;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -8,6 +9,8 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.history.Effect;
+import stillpond.app.history.History;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
@@ -16,20 +19,23 @@ import stillpond.core.fill.Fill;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
+import stillpond.core.palette.Swatch;
 
-/** Lets what wears one swatch wear another, on many sheets; both swatches stay on their cards. On each sheet it is one change. */
+/** Lets what wears one swatch wear another, on many sheets; both swatches stay on their cards. It is one change, however many sheets it is about. */
 @Service
 @Transactional
 public class Replacing {
 
     private final Sheets sheets;
     private final SheetChanges changes;
+    private final History history;
     private final Palettes palettes;
     private final Projects projects;
 
-    Replacing(Sheets sheets, SheetChanges changes, Palettes palettes, Projects projects) {
+    Replacing(Sheets sheets, SheetChanges changes, History history, Palettes palettes, Projects projects) {
         this.sheets = sheets;
         this.changes = changes;
+        this.history = history;
         this.palettes = palettes;
         this.projects = projects;
     }
@@ -38,7 +44,7 @@ public class Replacing {
     public record Replaced(long regions, long sheets) {}
 
     /**
-     * Lets whatever wears one of some swatches wear another, everywhere or nowhere; on each sheet it is one step.
+     * Lets whatever wears one of some swatches wear another, everywhere or nowhere.
      *
      * @param scope sheets of the project
      * @throws IllegalArgumentException if a sheet does not take the change; then nothing is changed anywhere
@@ -50,6 +56,8 @@ public class Replacing {
                 .anyMatch(each -> palette.cardOf(each).filter(Card::locked).isPresent())) {
             projects.require(project, author, Right.REPLACE_LOCKED_SWATCHES);
         }
+        history.lockSheets(scope.stream().map(Sheet::id).toList());
+        List<Effect> effects = new ArrayList<>();
         long regions = 0;
         long changed = 0;
         for (Sheet sheet : scope) {
@@ -63,18 +71,23 @@ public class Replacing {
                         found.add(joined.of(swap.cell()));
                         laid.put(swap.cell(), swap.after());
                     });
-                    lay(sheet, author, new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), laid));
+                    changes.lay(sheet.id(), layer.id(), laid).ifPresent(effects::add);
                 }
             }
             regions += found.size();
             changed += found.isEmpty() ? 0 : 1;
         }
+        if (!effects.isEmpty()) {
+            String where = changed == 1 ? "1 sheet" : changed + " sheets";
+            String words = "Replaced " + names(palette, worn) + " by " + names(palette, Set.of(by)) + " on " + where;
+            history.keep(project, author, words, effects);
+        }
         return new Replaced(regions, changed);
     }
 
-    private void lay(Sheet sheet, UUID author, ChangeRequest.Lay lay) {
-        if (changes.make(sheet.id(), author, lay) instanceof ChangeOutcome.Refused refused) {
-            throw new IllegalArgumentException(sheet.title() + ": " + refused.reason());
-        }
+    private static String names(Palette palette, Set<UUID> swatches) {
+        return swatches.size() == 1
+                ? palette.swatch(swatches.iterator().next()).map(Swatch::name).orElse("a swatch")
+                : swatches.size() + " swatches";
     }
 }

@@ -5,17 +5,20 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.history.Effect;
+import stillpond.app.history.EffectKind;
+import stillpond.app.history.History;
 
 /** Who is on a sheet, told by cards: those that somebody said beforehand, in that order, then those whose swatches it wears, most worn first. */
 @Service
 @Transactional
-public class SheetCast {
+public class SheetCast implements EffectKind<Effect.Cast> {
 
     private static final String SAID_AND_WORN = """
             select sheet, card from (
@@ -36,11 +39,13 @@ public class SheetCast {
             order by later, place""";
 
     private final JdbcClient jdbc;
-    private final ApplicationEventPublisher events;
+    private final SheetRepository sheets;
+    private final History history;
 
-    SheetCast(JdbcClient jdbc, ApplicationEventPublisher events) {
+    SheetCast(JdbcClient jdbc, SheetRepository sheets, History history) {
         this.jdbc = jdbc;
-        this.events = events;
+        this.sheets = sheets;
+        this.history = history;
     }
 
     private record OnSheet(UUID sheet, UUID card) {}
@@ -87,7 +92,40 @@ public class SheetCast {
 
     /** @param cards of the sheet's project, in the order in which they are to lie at hand; none: what it wears tells */
     public void say(UUID project, UUID author, UUID sheet, List<UUID> cards) {
-        events.publishEvent(SheetChanged.by(author, project, sheet, SheetChanged.What.CAST));
+        said(sheet, cards)
+                .ifPresent(effect -> history.keep(project, author, "Said who is on the sheet", List.of(effect)));
+    }
+
+    /**
+     * Says it as a part of a change that the caller keeps.
+     *
+     * @return empty if it was said already
+     */
+    public Optional<Effect.Cast> said(UUID sheet, List<UUID> cards) {
+        sheets.findAndLock(sheet).orElseThrow();
+        Effect.Cast effect = new Effect.Cast(sheet, said(sheet), cards);
+        if (effect.before().equals(effect.after())) {
+            return Optional.empty();
+        }
+        write(sheet, cards);
+        return Optional.of(effect);
+    }
+
+    @Override
+    public Class<Effect.Cast> effects() {
+        return Effect.Cast.class;
+    }
+
+    @Override
+    public Done done(UUID project, UUID author, Effect.Cast effect) {
+        if (!said(effect.onSheet()).equals(effect.before())) {
+            return Done.nothing();
+        }
+        write(effect.onSheet(), effect.after());
+        return Done.all(effect);
+    }
+
+    private void write(UUID sheet, List<UUID> cards) {
         jdbc.sql("delete from open_card where sheet_id = ?").param(sheet).update();
         for (int i = 0; i < cards.size(); i++) {
             jdbc.sql("insert into open_card (sheet_id, card_id, position) values (?, ?, ?)")

@@ -1,59 +1,59 @@
 package stillpond.app.sheet;
 
 import java.util.HashMap;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.springframework.context.ApplicationEventPublisher;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.history.Effect;
+import stillpond.app.history.History;
+import stillpond.app.history.Made;
+import stillpond.app.history.Steps;
 import stillpond.app.palette.Palettes;
-import stillpond.app.sheet.ChangeLog.Entry;
-import stillpond.app.sheet.StoredChange.Kind;
-import stillpond.app.sheet.StoredChange.Origin;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
-import stillpond.core.fill.Fills;
-import stillpond.core.fill.Swap;
-import stillpond.core.fill.UndoLine;
 import stillpond.core.gap.DamChange;
 import stillpond.core.palette.Palette;
 
-/** Makes changes: each is one row of the sheet's log, written together with the state that it changes. */
+/** Makes the changes that a desk asks for: fills, dams, and steps back and forth. */
 @Service
 @Transactional
 public class SheetChanges {
 
     static final String ANALYSED_ANEW = "This sheet was analysed anew meanwhile; it is shown as it is now.";
-    private static final Change NO_FILLS = new Change(List.of());
 
     private final SheetRepository sheets;
-    private final ChangeLog log;
+    private final History history;
+    private final Steps steps;
     private final Palettes palettes;
+    private final LayerFills fills;
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
     private final LayerGroups groups;
-    private final ApplicationEventPublisher events;
 
     SheetChanges(
             SheetRepository sheets,
-            ChangeLog log,
+            History history,
+            Steps steps,
             Palettes palettes,
+            LayerFills fills,
             LayerSwaps swaps,
             LayerDams layerDams,
-            LayerGroups groups,
-            ApplicationEventPublisher events) {
+            LayerGroups groups) {
         this.sheets = sheets;
-        this.log = log;
+        this.history = history;
+        this.steps = steps;
         this.palettes = palettes;
+        this.fills = fills;
         this.swaps = swaps;
         this.layerDams = layerDams;
         this.groups = groups;
-        this.events = events;
     }
 
     /**
@@ -72,15 +72,15 @@ public class SheetChanges {
      * @throws java.util.NoSuchElementException if there is no such sheet
      */
     public List<ChangeOutcome> makeAll(UUID sheetId, UUID author, List<ChangeRequest> requests) {
-        StoredSheet present = sheets.findAndLock(sheetId).orElseThrow();
-        List<ChangeOutcome> outcomes = requests.stream()
+        UUID project = sheets.findById(sheetId).orElseThrow().projectId();
+        Set<UUID> concerned = requests.stream()
+                .flatMap(request ->
+                        request instanceof ChangeRequest.Step step ? Stream.of(step.concerns()) : Stream.empty())
+                .collect(Collectors.toSet());
+        steps.lockFor(project, concerned, List.of(sheetId));
+        return requests.stream()
                 .map(request -> makeOne(sheetId, author, request))
                 .toList();
-        if (outcomes.stream().anyMatch(ChangeOutcome.Made.class::isInstance)) {
-            events.publishEvent(
-                    SheetChanged.by(author, present.projectId(), sheetId, SheetChanged.What.FILLS_AND_DAMS));
-        }
-        return outcomes;
     }
 
     private ChangeOutcome makeOne(UUID sheetId, UUID author, ChangeRequest request) {
@@ -94,7 +94,7 @@ public class SheetChanges {
     }
 
     private ChangeOutcome makeOn(StoredSheet sheet, UUID author, ChangeRequest request) {
-        Optional<StoredChange> earlier = log.find(request.id());
+        Optional<Made> earlier = history.find(request.id());
         if (earlier.isPresent()) {
             return answerAgain(earlier.get(), sheet, author);
         }
@@ -104,25 +104,20 @@ public class SheetChanges {
         if (request instanceof ChangeRequest.Dam dam) {
             return dam(sheet, author, dam);
         }
-        if (request instanceof ChangeRequest.Undo undo) {
-            return step(sheet, author, undo.id(), Kind.UNDO, undo.concerns());
-        }
-        ChangeRequest.Redo redo = (ChangeRequest.Redo) request;
-        return step(sheet, author, redo.id(), Kind.REDO, redo.concerns());
+        return step(sheet, author, (ChangeRequest.Step) request);
     }
 
-    /** The changes that the author can take back, newest first, and do again, next first; at the most so many of each. */
-    @Transactional(readOnly = true)
-    public UndoableChanges undoable(UUID sheet, UUID author, int most) {
-        return log.undoable(sheet, author, most);
-    }
-
-    private static ChangeOutcome answerAgain(StoredChange earlier, StoredSheet sheet, UUID author) {
-        boolean same =
-                earlier.sheetId().equals(sheet.id()) && earlier.authorId().equals(author);
+    private static ChangeOutcome answerAgain(Made earlier, StoredSheet sheet, UUID author) {
+        boolean same = earlier.project().equals(sheet.projectId())
+                && earlier.author().equals(author)
+                && (earlier.effects().isEmpty()
+                        || earlier.effects().stream()
+                                .anyMatch(effect -> effect.sheet()
+                                        .filter(on -> !on.equals(sheet.id()))
+                                        .isEmpty()));
         return same
-                ? new ChangeOutcome.Made(earlier.asMade())
-                : new ChangeOutcome.Refused(earlier.getId(), "Another change has this number already.");
+                ? new ChangeOutcome.Made(MadeChange.of(earlier, sheet.id()), Optional.empty())
+                : new ChangeOutcome.Refused(earlier.id(), "Another change has this number already.");
     }
 
     private ChangeOutcome lay(StoredSheet sheet, UUID author, ChangeRequest.Lay asked) {
@@ -131,13 +126,47 @@ public class SheetChanges {
         if (objection.isPresent()) {
             return new ChangeOutcome.Refused(lay.id(), objection.get());
         }
-        Change change = log.current(lay.layer(), lay.cells()).laying(lay.fillByCell());
+        return laid(sheet, lay)
+                .<ChangeOutcome>map(effect -> keep(sheet, author, lay.id(), words(effect.change()), effect))
+                .orElseGet(() -> new ChangeOutcome.Unneeded(lay.id()));
+    }
+
+    /**
+     * Lays fills as a part of a change that the caller keeps; everything that the change is about is locked already.
+     *
+     * @return empty if there was nothing to change
+     * @throws IllegalArgumentException with a message for the user if the sheet does not take them
+     */
+    public Optional<Effect.Filled> lay(UUID sheetId, UUID layer, Map<Integer, Fill> fillByCell) {
+        StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
+        ChangeRequest.Lay lay = new ChangeRequest.Lay(UUID.randomUUID(), layer, fillByCell);
+        objectionTo(sheet, lay).ifPresent(objection -> {
+            throw new IllegalArgumentException(sheet.title() + ": " + objection);
+        });
+        return laid(sheet, lay);
+    }
+
+    private Optional<Effect.Filled> laid(StoredSheet sheet, ChangeRequest.Lay lay) {
+        Change change = fills.current(lay.layer(), lay.cells()).laying(lay.fillByCell());
         if (change.isEmpty()) {
-            return new ChangeOutcome.Unneeded(lay.id());
+            return Optional.empty();
         }
-        UndoLine<UUID> line = log.line(sheet.id(), author);
-        StoredChange stored = StoredChange.fill(lay.id(), line.head(), log.origin(sheet, lay.layer(), author), change);
-        return log.keep(new Entry(stored, change), line.made(lay.id()));
+        sheet.nextRevision();
+        sheets.saveAndFlush(sheet);
+        fills.write(lay.layer(), change);
+        return Optional.of(new Effect.Filled(sheet.id(), lay.layer(), change));
+    }
+
+    private static String words(Change change) {
+        long cells = change.swaps().size();
+        boolean isClearing =
+                change.swaps().stream().allMatch(swap -> swap.after().equals(Fill.NONE));
+        return (isClearing ? "Cleared " : "Filled ") + cells + (cells == 1 ? " cell" : " cells");
+    }
+
+    private ChangeOutcome keep(StoredSheet sheet, UUID author, UUID id, String words, Effect effect) {
+        Made made = history.keep(id, sheet.projectId(), author, words, "", List.of(effect));
+        return new ChangeOutcome.Made(MadeChange.of(made, sheet.id()), Optional.empty());
     }
 
     /** A fill that was on its way while the sheet was cut anew is laid in the same place. */
@@ -175,10 +204,11 @@ public class SheetChanges {
         if (change.isEmpty()) {
             return new ChangeOutcome.Unneeded(dam.id());
         }
+        sheet.nextRevision();
         layerDams.write(layer.get(), change);
-        UndoLine<UUID> line = log.line(sheet.id(), author);
-        StoredChange stored = StoredChange.dams(dam.id(), line.head(), log.origin(sheet, dam.layer(), author), change);
-        return log.keep(new Entry(stored, NO_FILLS), line.made(dam.id()));
+        sheets.saveAndFlush(sheet);
+        Effect effect = new Effect.Dammed(sheet.id(), dam.layer(), change);
+        return keep(sheet, author, dam.id(), "Dammed or opened gaps", effect);
     }
 
     private Optional<String> objectionTo(StoredSheet sheet, ChangeRequest.Lay lay) {
@@ -200,77 +230,17 @@ public class SheetChanges {
             return locked;
         }
         Palette palette = palettes.of(sheet.projectId());
-        boolean isOnCards = lay.fillByCell().values().stream()
-                .distinct()
-                .allMatch(fill -> fill.swatches().stream().allMatch(palette::has));
+        boolean isOnCards = new HashSet<>(lay.fillByCell().values())
+                .stream().allMatch(fill -> fill.swatches().stream().allMatch(palette::has));
         return isOnCards ? Optional.empty() : Optional.of("This swatch is on none of the project's cards any more.");
     }
 
-    private ChangeOutcome step(StoredSheet sheet, UUID author, UUID id, Kind kind, UUID concerns) {
-        UndoLine<UUID> line = log.line(sheet.id(), author);
-        StoredTree tree = log.tree(sheet.id(), author);
-        Optional<UndoLine.Step<UUID>> step = kind == Kind.UNDO ? line.undo(tree) : line.redo(tree);
-        if (step.isEmpty() || !step.get().change().equals(concerns)) {
-            return new ChangeOutcome.Refused(
-                    id, "Your changes went on elsewhere since; the sheet is shown as it is now.");
+    private ChangeOutcome step(StoredSheet sheet, UUID author, ChangeRequest.Step step) {
+        Made.Kind kind = step instanceof ChangeRequest.Undo ? Made.Kind.UNDO : Made.Kind.REDO;
+        Steps.Outcome outcome = steps.step(sheet.projectId(), author, step.id(), kind, step.concerns());
+        if (outcome instanceof Steps.Stepped stepped) {
+            return new ChangeOutcome.Made(MadeChange.of(stepped.made(), sheet.id()), stepped.leftAlone());
         }
-        StoredChange concerned = log.find(concerns).orElseThrow();
-        Entry entry;
-        if (concerned.replaced().isPresent()) {
-            entry = stepOfRecut(sheet, author, id, kind, concerned);
-        } else if (concerned.concernsDams()) {
-            entry = stepOfDams(sheet, author, id, kind, concerns);
-        } else {
-            entry = stepOfFill(sheet, author, id, kind, concerns);
-        }
-        return log.keep(entry, step.get().after());
-    }
-
-    private Entry stepOfFill(StoredSheet sheet, UUID author, UUID id, Kind kind, UUID concerns) {
-        StoredChange last = log.lastStep(concerns);
-        StoredLayer then = sheet.layer(last.layerId());
-        StoredLayer now = sheet.inPlaceOf(then);
-        Change toTakeBack = then == now ? last.change() : inTheSamePlace(last.change(), then.asLayer(), now.asLayer());
-        List<Integer> cells = toTakeBack.swaps().stream().map(Swap::cell).toList();
-        Change change = log.current(now.id(), cells).takingBack(toTakeBack);
-        return new Entry(StoredChange.step(id, kind, concerns, log.origin(sheet, now.id(), author), change), change);
-    }
-
-    /** Dams of another cutting of the layer are no dams of this one: there the step changes nothing. */
-    private Entry stepOfDams(StoredSheet sheet, UUID author, UUID id, Kind kind, UUID concerns) {
-        StoredChange last = log.lastStep(concerns);
-        StoredLayer layer = sheet.layer(last.layerId());
-        DamChange change =
-                layer.isCurrent() ? layerDams.of(layer.asLayer()).takingBack(last.damChange()) : DamChange.NONE;
-        if (layer.isCurrent()) {
-            layerDams.write(layer, change);
-        }
-        Origin origin = log.origin(sheet, layer.id(), author);
-        return new Entry(StoredChange.stepOfDams(id, kind, concerns, origin, change), NO_FILLS);
-    }
-
-    /** A change of another cutting of the layer, said in the cells of the present one. */
-    private Change inTheSamePlace(Change change, Layer then, Layer now) {
-        Map<Integer, Swap> translated = new LinkedHashMap<>();
-        change.swaps().stream()
-                .collect(Collectors.groupingBy(swap -> List.of(swap.before(), swap.after())))
-                .forEach((fills, group) -> {
-                    Set<Integer> cells = group.stream().map(Swap::cell).collect(Collectors.toSet());
-                    swaps.inTheSamePlace(then, cells, now)
-                            .forEach(cell -> translated.put(cell, new Swap(cell, fills.get(0), fills.get(1))));
-                });
-        return new Change(List.copyOf(translated.values()));
-    }
-
-    private Entry stepOfRecut(StoredSheet sheet, UUID author, UUID id, Kind kind, StoredChange recut) {
-        UUID replaced = recut.replaced().orElseThrow();
-        StoredLayer former = sheet.layer(kind == Kind.UNDO ? replaced : recut.layerId());
-        StoredLayer present = sheet.inPlaceOf(former);
-        Fills restored = swaps.restored(present.asLayer(), former.asLayer());
-        sheet.replace(present, former);
-        Origin origin = log.origin(sheet, former.id(), author);
-        return new Entry(
-                StoredChange.step(id, kind, recut.getId(), origin, NO_FILLS),
-                Fills.of(log.worn(former.id())).becoming(restored));
+        return new ChangeOutcome.Refused(step.id(), ((Steps.Refused) outcome).reason());
     }
 }

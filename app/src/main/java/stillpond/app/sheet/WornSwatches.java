@@ -1,11 +1,21 @@
 package stillpond.app.sheet;
 
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.history.Effect;
+import stillpond.app.history.History;
+import stillpond.core.fill.Change;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
 
 /** Where swatches are worn, over all sheets of a project. */
 @Service
@@ -13,9 +23,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class WornSwatches {
 
     private final CellFillRepository fills;
+    private final LayerFills layerFills;
+    private final History history;
 
-    WornSwatches(CellFillRepository fills) {
+    WornSwatches(CellFillRepository fills, LayerFills layerFills, History history) {
         this.fills = fills;
+        this.layerFills = layerFills;
+        this.history = history;
     }
 
     /** How many regions of a sheet wear some swatches. */
@@ -42,22 +56,32 @@ public class WornSwatches {
     }
 
     /**
-     * Lets whatever wears a swatch wear another, or nothing.
+     * Lets whatever wears a swatch wear another, or nothing, as a part of a change that the caller keeps. A layer that was put aside is left as it is, and
+     * asked what it would wear when it comes back.
      *
-     * @param change of the palette that removes it, by which {@link #restore} finds the cells again
+     * @param other empty: nothing, but for gradients and patterns, which keep the swatch
      */
-    public void replace(UUID change, UUID swatch, Optional<UUID> other) {
-        fills.noteWearing(change, swatch);
-        if (other.isPresent()) {
-            fills.wearInstead(swatch, other.get());
-            fills.replace(swatch, other.get());
-        } else {
-            fills.wearNothing(swatch);
-        }
-    }
-
-    /** Takes {@link #replace} back, while the swatch is still removed; cells filled since stay as they are. */
-    public void restore(UUID change) {
-        fills.wearAgain(change);
+    public List<Effect> replace(UUID swatch, Optional<UUID> other) {
+        Map<UUID, List<CellFillRepository.WearingCell>> byLayer = fills.findWearing(swatch).stream()
+                .collect(Collectors.groupingBy(
+                        CellFillRepository.WearingCell::getLayer, LinkedHashMap::new, Collectors.toList()));
+        history.lockSheets(
+                byLayer.values().stream().map(cells -> cells.get(0).getSheet()).collect(Collectors.toSet()));
+        List<Effect> effects = new ArrayList<>();
+        byLayer.forEach((layer, wearing) -> {
+            Fills present = layerFills.current(
+                    layer,
+                    wearing.stream()
+                            .map(CellFillRepository.WearingCell::getCell)
+                            .toList());
+            Map<Integer, Fill> laid = new TreeMap<>();
+            present.filled().forEach(cell -> laid.put(cell, present.of(cell).without(Map.of(swatch, other))));
+            Change change = present.laying(laid);
+            if (!change.isEmpty()) {
+                layerFills.write(layer, change);
+                effects.add(new Effect.Filled(wearing.get(0).getSheet(), layer, change));
+            }
+        });
+        return effects;
     }
 }

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.SignedIn;
+import stillpond.app.history.Steps;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
@@ -40,13 +41,16 @@ class LightController {
     private final Stagings stagings;
     private final Sheets sheets;
     private final SheetCast cast;
+    private final Steps steps;
 
-    LightController(Projects projects, Palettes palettes, Stagings stagings, Sheets sheets, SheetCast cast) {
+    LightController(
+            Projects projects, Palettes palettes, Stagings stagings, Sheets sheets, SheetCast cast, Steps steps) {
         this.projects = projects;
         this.palettes = palettes;
         this.stagings = stagings;
         this.sheets = sheets;
         this.cast = cast;
+        this.steps = steps;
     }
 
     /** @param light left out: the one of the scene, or else any @param scene whose sheets and cards are shown; left out: one that has the light, or else the first */
@@ -195,7 +199,7 @@ class LightController {
             @AuthenticationPrincipal SignedIn person,
             RedirectAttributes told) {
         try {
-            told.addFlashAttribute("said", "Taken back: " + stagings.undo(project, person.id()) + ".");
+            told.addFlashAttribute("said", "Taken back: " + steps.undoNext(project, person.id()) + ".");
         } catch (IllegalArgumentException refusal) {
             told.addFlashAttribute("said", refusal.getMessage());
         }

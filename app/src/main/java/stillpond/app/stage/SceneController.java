@@ -1,6 +1,8 @@
 package stillpond.app.stage;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -13,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.SignedIn;
+import stillpond.app.history.Steps;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
@@ -31,13 +34,24 @@ class SceneController {
     private final Stagings stagings;
     private final Sheets sheets;
     private final SheetCast cast;
+    private final SceneStaging sceneStaging;
+    private final Steps steps;
 
-    SceneController(Projects projects, Palettes palettes, Stagings stagings, Sheets sheets, SheetCast cast) {
+    SceneController(
+            Projects projects,
+            Palettes palettes,
+            Stagings stagings,
+            Sheets sheets,
+            SheetCast cast,
+            SceneStaging sceneStaging,
+            Steps steps) {
         this.projects = projects;
         this.palettes = palettes;
         this.stagings = stagings;
         this.sheets = sheets;
         this.cast = cast;
+        this.sceneStaging = sceneStaging;
+        this.steps = steps;
     }
 
     @GetMapping
@@ -66,18 +80,15 @@ class SceneController {
         Scene present = projects.scene(project, scene);
         StageForm wanted = new StageForm(form);
         List<Sheet> inScene = inScene(project, scene);
-        stagings.change(
+        Map<UUID, List<UUID>> said = new HashMap<>();
+        inScene.forEach(sheet -> said.put(sheet.id(), wanted.cast(sheet.id())));
+        sceneStaging.stage(
                 project,
                 person.id(),
                 "Staged " + present.title(),
                 staging -> wanted.on(
-                        staging, scene, inScene.stream().map(Sheet::id).toList()));
-        for (Sheet sheet : inScene) {
-            List<UUID> said = wanted.cast(sheet.id());
-            if (!said.equals(cast.said(sheet.id()))) {
-                cast.say(project, person.id(), sheet.id(), said);
-            }
-        }
+                        staging, scene, inScene.stream().map(Sheet::id).toList()),
+                said);
         told.addFlashAttribute("said", "Taken. It can be taken back below.");
         return "redirect:/projects/{project}/scenes/{scene}";
     }
@@ -90,7 +101,7 @@ class SceneController {
             RedirectAttributes told) {
         projects.scene(project, scene);
         try {
-            told.addFlashAttribute("said", "Taken back: " + stagings.undo(project, person.id()) + ".");
+            told.addFlashAttribute("said", "Taken back: " + steps.undoNext(project, person.id()) + ".");
         } catch (IllegalArgumentException refusal) {
             told.addFlashAttribute("said", refusal.getMessage());
         }

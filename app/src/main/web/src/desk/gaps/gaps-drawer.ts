@@ -134,7 +134,7 @@ export class GapsDrawer {
   }
 
   private async ask(number: number): Promise<void> {
-    await this.work.cut;
+    await this.work.settled;
     try {
       const gaps = await listGaps(this.path, this.regions);
       if (number === this.asked) {

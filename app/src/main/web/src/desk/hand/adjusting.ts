@@ -114,31 +114,29 @@ export class Adjusting {
   /** Lays new swatches here only: tied to those that were worn, or loose. */
   private async takeHere(): Promise<void> {
     const tied = [...this.adjusted].map(([swatch, colour]) => ({ swatch, colour, id: crypto.randomUUID() }));
-    const isAdded = await this.mixing.addBeside(
-      tied.map(({ swatch, colour, id }) => ({
-        beside: swatch,
-        edit: {
-          kind: "ADD",
-          swatch: id,
-          name: `${this.fills.nameOf(swatch)}, adjusted`,
-          colour,
-          ...(this.ticked("loose") ? {} : { follows: swatch }),
-        },
-      })),
-      this.ticked("loose"),
-    );
-    if (!isAdded) {
-      return;
-    }
+    const additions = tied.map(({ swatch, colour, id }) => ({
+      beside: swatch,
+      edit: {
+        kind: "ADD" as const,
+        swatch: id,
+        name: `${this.fills.nameOf(swatch)}, adjusted`,
+        colour,
+        ...(this.ticked("loose") ? {} : { follows: swatch }),
+      },
+    }));
     const idOf = new Map(tied.map(({ swatch, id }) => [swatch, id]));
     const cellsByFill = new Map<Fill, number[]>();
     for (const cell of this.cells) {
       const fill = wearing(this.fills.of(cell), (swatch) => idOf.get(swatch) ?? swatch);
       cellsByFill.set(fill, [...(cellsByFill.get(fill) ?? []), cell]);
     }
-    this.close();
-    this.work.layAll(cellsByFill);
-    this.gathering.letGo();
+    if (
+      !this.work.refusesLocked(this.cells) &&
+      (await this.mixing.layNew(additions, cellsByFill, this.ticked("loose")))
+    ) {
+      this.close();
+      this.gathering.letGo();
+    }
   }
 
   /** Changes the swatches themselves; one that follows another of them changes with it. */

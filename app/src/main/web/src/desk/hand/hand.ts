@@ -263,18 +263,12 @@ export class Hand {
     return { x: shape.deepestX, y: shape.deepestY };
   }
 
-  /** Takes back what is no change of this sheet, if that was done last; returns whether it was. */
-  undoElsewhere: () => boolean = () => false;
-
   undo(): void {
-    if (this.undoElsewhere()) {
-      return;
-    }
-    this.work.whenCut(() => this.tell("Undone", this.work.undo()));
+    this.work.whenSettled(() => this.tell("Undone", this.work.undo()));
   }
 
   redo(): void {
-    this.work.whenCut(() => this.tell("Done again", this.work.redo()));
+    this.work.whenSettled(() => this.tell("Done again", this.work.redo()));
   }
 
   private fillHereNow(): Fill | undefined {
@@ -298,7 +292,7 @@ export class Hand {
     } else if (change.swaps.length > 0) {
       this.said.set(`${what}: ${this.regionsOf(change.swaps.map((swap) => swap.cell))} regions`);
     } else {
-      this.said.set(`${what}: a change of gaps`);
+      this.said.set(`${what}: ${change.words || "a change of gaps"}`);
     }
   }
 

@@ -86,17 +86,17 @@ export class Here {
   }
 
   private async replace(scope: Scope): Promise<void> {
-    const done = await call<{ regions: number; sheets: number }>(`${this.path}/replace`, {
-      swatch: this.fill,
-      by: this.hand.present.get(),
-      scope,
-    }).catch((error: unknown) => void this.work.notice.set((error as Error).message));
+    const body = { swatch: this.fill, by: this.hand.present.get(), scope };
+    const replacing = () => call<{ regions: number; sheets: number }>(`${this.path}/replace`, body);
+    const done = await this.work
+      .inTurn(replacing)
+      .catch((error: unknown) => void this.work.notice.set((error as Error).message));
     if (done) {
       await this.work.resync();
       const sheets = done.sheets === 1 ? "1 sheet" : `${done.sheets} sheets`;
       this.hand.said.set(`Replaced in ${done.regions} regions on ${sheets}`);
       this.work.notice.set(
-        `Replaced in ${done.regions} regions on ${sheets}. On each of them it is one step to take back.`,
+        `Replaced in ${done.regions} regions on ${sheets}. It is one step to take back, on all of them.`,
       );
     }
   }

@@ -46,8 +46,9 @@ export class Ramp {
     const steps: Fill[] = [from, ...between.map(({ swatch }) => swatch), to];
     const name = `${this.fills.nameOf(from)} to ${this.fills.nameOf(to)}`;
     const edits: Edit[] = between.map((step, i) => ({ kind: "ADD", ...step, name: `${name} ${i + 1}` }));
-    if (await this.mixing.addBeside(edits.map((edit) => ({ beside: from, edit })))) {
-      this.work.layAll(new Map(regions.map((region, i) => [steps[i]!, region.cells])));
+    const laid = new Map(regions.map((region, i) => [steps[i]!, region.cells]));
+    const additions = edits.map((edit) => ({ beside: from, edit }));
+    if (!this.work.refusesLocked([...laid.values()].flat()) && (await this.mixing.layNew(additions, laid))) {
       this.hand.said.set(`Laid ${regions.length} steps from ${name}`);
       this.gathering.letGo();
     }

@@ -62,13 +62,14 @@ export class Groups {
   }
 
   async load(): Promise<void> {
-    await this.work.cut;
+    await this.work.settled;
     this.take(await call<Group[]>(`${this.path}/groups`));
   }
 
   private async act(act: Act, more: Record<string, unknown>): Promise<void> {
     try {
-      this.take(await call<Group[]>(`${this.path}/groups`, { by: 0, ...more, act }));
+      const body = { by: 0, ...more, act };
+      this.take(await this.work.inTurn(() => call<Group[]>(`${this.path}/groups`, body)));
     } catch (error) {
       this.work.notice.set((error as Error).message);
     }

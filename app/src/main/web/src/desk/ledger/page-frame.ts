@@ -67,7 +67,8 @@ export class PageFrame implements Drawing {
       const frame = between(this.from, this.view.camera.toSheet(screen));
       this.from = undefined;
       this.wait(false);
-      void call<Frame>(`${this.path}/frame`, frame)
+      void this.work
+        .inTurn(() => call<Frame>(`${this.path}/frame`, frame))
         .then((kept) => this.take(kept))
         .catch((error: unknown) => {
           this.work.notice.set((error as Error).message);

@@ -46,7 +46,7 @@ export class NewCells {
    * @returns whether the line changes anything; throws if it could not be stored
    */
   draw(what: "dams" | "joins", line: readonly Point[]): Promise<boolean> {
-    return this.work.whileCutting(async () => {
+    return this.work.inTurn(async () => {
       let changed = false;
       let stored = false;
       let reason = "The line could not be stored.";

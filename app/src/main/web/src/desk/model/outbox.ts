@@ -184,7 +184,17 @@ export class Outbox {
 }
 
 function refused(id: string, reason: string): ChangeAnswer {
-  return { id, outcome: "refused", reason, layer: null, swaps: [], dams: [], reach: null };
+  return {
+    id,
+    outcome: "refused",
+    reason,
+    layer: null,
+    swaps: [],
+    dams: [],
+    reach: null,
+    parts: [],
+    words: "",
+  };
 }
 
 function noteSettled(sheet: string): void {

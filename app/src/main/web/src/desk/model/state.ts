@@ -93,10 +93,21 @@ export interface ReachSwap {
 /** A change whose effect is known. */
 export interface MadeChange {
   readonly id: string;
-  readonly layer: string;
+  /** What it was, for the user to read. */
+  readonly words: string;
+  /** Whose cells it speaks of; null if it did nothing to them. */
+  readonly layer: string | null;
   readonly swaps: Swap[];
   readonly dams: DamSwap[];
   readonly reach: ReachSwap | null;
+}
+
+/** What the user can take back and do again here. */
+export interface LineState {
+  /** Newest first. */
+  readonly undoable: MadeChange[];
+  /** The next one first. */
+  readonly redoable: MadeChange[];
 }
 
 export interface DeskState {
@@ -104,10 +115,7 @@ export interface DeskState {
   readonly title: string;
   readonly layers: LayerState[];
   readonly palette: SheetPalette;
-  /** Newest first. */
-  readonly undoable: MadeChange[];
-  /** The next one first. */
-  readonly redoable: MadeChange[];
+  readonly line: LineState;
 }
 
 export type ChangeMessage =
@@ -127,12 +135,13 @@ export type ChangeMessage =
     }
   | { readonly id: string; readonly kind: "undo" | "redo"; readonly concerns: string };
 
-export interface ChangeAnswer {
-  readonly id: string;
+/** A part of a project that is another now; see Part on the server. */
+export type Part = "FILLS_AND_DAMS" | "CELLS" | "GROUPS" | "PAGE_FRAME" | "CAST" | "PALETTE";
+
+export interface ChangeAnswer extends MadeChange {
   readonly outcome: "made" | "unneeded" | "refused";
+  /** Why it was refused, or what it left alone. */
   readonly reason: string | null;
-  readonly layer: string | null;
-  readonly swaps: Swap[];
-  readonly dams: DamSwap[];
-  readonly reach: ReachSwap | null;
+  /** All that it changed, here and elsewhere. */
+  readonly parts: Part[];
 }

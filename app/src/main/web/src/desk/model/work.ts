@@ -9,9 +9,14 @@ import {
   type DamState,
   type DeskState,
   type Fill,
+  type LineState,
   type MadeChange,
+  type Part,
   type Swap,
 } from "./state";
+
+/** A change of this desk on its way: what it is called is for the server to say. */
+const UNMADE = { words: "", swaps: [], dams: [], reach: null };
 
 /** The work on one sheet: changes are painted at once, and the server is told behind the scenes. */
 export class Work {
@@ -23,11 +28,14 @@ export class Work {
   /** Counts up when the server speaks of cells that this desk does not have. */
   readonly cutAnew = atom(0);
 
-  /** Done when cells that are just being cut are stored; undefined while none are. */
-  private cutting: Promise<unknown> | undefined;
+  /** Done when what takes its turn beside the outbox is made; undefined while nothing does. */
+  private turn: Promise<unknown> | undefined;
   private undoable: MadeChange[] = [];
   private redoable: MadeChange[] = [];
   private previewed: Swap[] = [];
+  /** What to do when a step of the user's own has changed more than fills, dams and cells. */
+  became: Partial<Record<Part, () => void>> = {};
+
   private objectionTo: (cells: readonly number[]) => string | undefined = () => undefined;
 
   constructor(
@@ -114,11 +122,6 @@ export class Work {
     return change.dams.length;
   }
 
-  /** How many changes can be taken back. */
-  get depth(): number {
-    return this.undoable.length;
-  }
-
   undo(): MadeChange | undefined {
     const change = this.undoable[0];
     if (change) {
@@ -135,36 +138,58 @@ export class Work {
     return change;
   }
 
-  /** Lets changes wait while cells are cut that the server does not have yet. */
-  async whileCutting<T>(cut: () => Promise<T>): Promise<T> {
-    const before = this.cutting;
+  /** Makes a change that the server is asked for in another way than by a message: it takes its turn, other changes wait, and it is the one that undo takes back next. */
+  async inTurn<T>(change: () => Promise<T>): Promise<T> {
+    const before = this.turn;
     const running = (async () => {
       await before;
-      return this.outbox.hold(cut);
+      return this.outbox.hold(async () => {
+        const done = await change();
+        // If the server is away just now the change is made all the same.
+        await this.renewLine().catch(() => {});
+        return done;
+      });
     })();
     const quiet = running.catch(() => {});
-    this.cutting = quiet;
+    this.turn = quiet;
     try {
       return await running;
     } finally {
-      if (this.cutting === quiet) {
-        this.cutting = undefined;
+      if (this.turn === quiet) {
+        this.turn = undefined;
       }
     }
   }
 
-  /** Done when the server has the cells that are shown. */
-  get cut(): Promise<unknown> {
-    return this.cutting ?? Promise.resolve();
+  /** Done when the server has made whatever takes its turn now. */
+  get settled(): Promise<unknown> {
+    return this.turn ?? Promise.resolve();
   }
 
-  /** Acts at once, or when cells that are just being cut are stored: what is undone then is the cut. */
-  whenCut(act: () => void): void {
-    if (this.cutting) {
-      void this.cutting.then(() => this.whenCut(act));
+  /** Acts at once, or when what takes its turn now is made: what is undone then is that. */
+  whenSettled(act: () => void): void {
+    if (this.turn) {
+      void this.turn.then(() => this.whenSettled(act));
     } else {
       act();
     }
+  }
+
+  /** Asks what can be taken back, after a change that did not go through the outbox. */
+  async renewLine(): Promise<void> {
+    const line = await call<LineState>(`${this.sheetPath}/line`);
+    const known = new Map([...this.undoable, ...this.redoable].map((change) => [change.id, change]));
+    this.undoable = [...line.undoable];
+    this.redoable = [...line.redoable];
+    for (const message of this.outbox.pending()) {
+      const change = known.get("concerns" in message ? message.concerns : message.id);
+      if (change) {
+        this.undoable = this.undoable.filter(({ id }) => id !== change.id);
+        this.redoable = message.kind === "redo" ? this.redoable.filter(({ id }) => id !== change.id) : [];
+        (message.kind === "undo" ? this.redoable : this.undoable).unshift(change);
+      }
+    }
+    this.showLine();
   }
 
   private make(message: ChangeMessage): void {
@@ -180,7 +205,7 @@ export class Work {
     if (message.kind === "lay") {
       const swaps = Object.entries(message.fills).flatMap(([fill, cells]) => this.fills.laying(fill, cells));
       this.fills.apply(swaps);
-      this.undoable.unshift({ id: message.id, layer: message.layer, swaps, dams: [], reach: null });
+      this.undoable.unshift({ ...UNMADE, id: message.id, layer: message.layer, swaps });
       this.redoable = [];
     } else if (message.kind === "dam") {
       const states = Object.entries(message.states).map(
@@ -188,13 +213,17 @@ export class Work {
       );
       const { dams, reach } = this.regions.giving(new Map(states), message.reach ?? undefined);
       this.regions.apply(dams, reach);
-      this.undoable.unshift({ id: message.id, layer: message.layer, swaps: [], dams, reach });
+      this.undoable.unshift({ ...UNMADE, id: message.id, layer: message.layer, dams, reach });
       this.redoable = [];
     } else if (message.kind === "undo") {
       this.step(this.undoable, this.redoable, message.concerns);
     } else {
       this.step(this.redoable, this.undoable, message.concerns);
     }
+    this.showLine();
+  }
+
+  private showLine(): void {
     this.canUndo.set(this.undoable.length > 0);
     this.canRedo.set(this.redoable.length > 0);
   }
@@ -214,7 +243,7 @@ export class Work {
     const { dams, reach } = this.regions.takingBack(change.dams, change.reach);
     this.fills.apply(swaps);
     this.regions.apply(dams, reach);
-    to.unshift({ id: change.id, layer: change.layer, swaps, dams, reach });
+    to.unshift({ ...change, swaps, dams, reach });
   }
 
   private onAnswer(answer: ChangeAnswer): void {
@@ -227,8 +256,12 @@ export class Work {
       this.reconcile(answer);
     } else {
       this.undoable = this.undoable.filter((change) => change.id !== answer.id);
-      this.canUndo.set(this.undoable.length > 0);
+      this.showLine();
     }
+    if (answer.outcome === "made" && answer.reason !== null) {
+      this.notice.set(answer.reason);
+    }
+    answer.parts.forEach((part) => this.became[part]?.());
   }
 
   /** Somebody else may have filled the same cells in between: then what the server did counts. */
@@ -261,10 +294,9 @@ export class Work {
       this.fills.load(layer);
       this.regions.load(layer);
     }
-    this.undoable = [...state.undoable];
-    this.redoable = [...state.redoable];
-    this.canUndo.set(this.undoable.length > 0);
-    this.canRedo.set(this.redoable.length > 0);
+    this.undoable = [...state.line.undoable];
+    this.redoable = [...state.line.redoable];
+    this.showLine();
   }
 }
 

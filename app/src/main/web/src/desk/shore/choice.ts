@@ -1,9 +1,10 @@
 import { all, byId } from "../../shared/dom";
 import { callHeaders } from "../../shared/http";
+import type { Work } from "../model/work";
 import type { Shore } from "./shore";
 
 /** Chooses which cards lie on the shore of this sheet, and in which order. */
-export function chooseCards(path: string, shore: Shore): void {
+export function chooseCards(path: string, shore: Shore, work: Work): void {
   byId("cards").addEventListener("change", (event) => {
     if ((event.target as Element).closest("#shore-choice")) {
       void send();
@@ -22,11 +23,13 @@ export function chooseCards(path: string, shore: Shore): void {
   async function send(): Promise<void> {
     const rows = all<HTMLElement>("#shore-choice [data-card]");
     const chosen = rows.filter((row) => row.querySelector<HTMLInputElement>("input")!.checked);
-    const response = await fetch(`${path}/shore`, {
-      method: "POST",
-      headers: { ...callHeaders(), "Content-Type": "application/json" },
-      body: JSON.stringify(chosen.map((row) => row.dataset["card"])),
-    });
+    const response = await work.inTurn(() =>
+      fetch(`${path}/shore`, {
+        method: "POST",
+        headers: { ...callHeaders(), "Content-Type": "application/json" },
+        body: JSON.stringify(chosen.map((row) => row.dataset["card"])),
+      }),
+    );
     if (response.ok) {
       shore.renew(await response.text());
     }

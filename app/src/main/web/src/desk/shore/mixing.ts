@@ -22,8 +22,6 @@ const MIXER_PX = 330;
 export class Mixing {
   private readonly calls: PaletteCalls;
   private readonly mixer: Mixer;
-  /** For each change of the palette made here: how many changes of the sheet lay before it. */
-  private readonly changes: number[] = [];
 
   constructor(
     private readonly path: string,
@@ -41,8 +39,7 @@ export class Mixing {
     byId("desk").append(this.mixer.element);
     byId("mix").addEventListener("click", () => void this.open());
     byId("cards").addEventListener("dblclick", () => void this.open());
-    live.onPalette(() => void this.renew());
-    hand.undoElsewhere = () => this.undoLast();
+    live.onPalette(() => void Promise.all([this.renew(), work.renewLine()]));
   }
 
   /** Opens for the swatch in the hand; the region pointed at shows a new colour before it is taken. */
@@ -103,39 +100,46 @@ export class Mixing {
   }
 
   /**
-   * Adds swatches, each to the card of one that is there, or as a loose colour if that card is locked or none's; all as one change. Returns whether that was done.
+   * Adds swatches, each to the card of one that is there, or as a loose colour if that card is locked or none's, and lays them; all as one change. Returns whether that was done.
    *
    * @param loose as loose colours in any case
    */
-  async addBeside(additions: readonly { beside: Fill; edit: Edit }[], loose = false): Promise<boolean> {
+  async layNew(
+    additions: readonly { beside: Fill; edit: Edit }[],
+    fills: ReadonlyMap<Fill, readonly number[]>,
+    loose = false,
+  ): Promise<boolean> {
     const { cards } = await this.calls.palette();
     const cardOf = (swatch: Fill) =>
       cards
         .filter((card) => !card.neutral && !card.loose && !card.locked)
         .find((card) => card.swatches.some(({ id }) => id === swatch));
-    return this.make(
-      additions.map(({ beside, edit }) => {
-        const card = loose ? undefined : cardOf(beside);
-        return (card ? { ...edit, card: card.id } : edit) as Edit;
-      }),
-    );
+    const edits = additions.map(({ beside, edit }) => {
+      const card = loose ? undefined : cardOf(beside);
+      return (card ? { ...edit, card: card.id } : edit) as Edit;
+    });
+    const body = { edits, layer: this.fills.layer, fills: Object.fromEntries(fills) };
+    return this.take(async () => {
+      const made = await call<{ words: string }>(`${this.path}/new-swatches`, body);
+      await this.work.resync();
+      return made;
+    });
   }
 
   /** Makes edits of the palette, after which it is shown as it is; a refusal is shown, and false returned. */
-  async make(edits: Edit[]): Promise<boolean> {
+  make(edits: Edit[]): Promise<boolean> {
+    return this.take(() => this.calls.make(edits));
+  }
+
+  private async take(change: () => Promise<{ words: string }>): Promise<boolean> {
     try {
-      this.noteTaken((await this.calls.make(edits)).words);
+      this.hand.said.set((await this.work.inTurn(change)).words);
       await this.renew();
       return true;
     } catch (error) {
       this.work.notice.set((error as Error).message);
       return false;
     }
-  }
-
-  private noteTaken(words: string): void {
-    this.changes.push(this.work.depth);
-    this.hand.said.set(words);
   }
 
   /** @param start a colour to begin with, other than its own */
@@ -158,12 +162,14 @@ export class Mixing {
         this.fills.tryOn(tried, swatch ? [] : under, hex);
       },
       taken: (words, made) => {
-        this.noteTaken(words);
-        void this.renew().then(() => {
-          if (made) {
-            this.hand.hold(made);
-          }
-        });
+        this.hand.said.set(words);
+        void this.work
+          .inTurn(() => this.renew())
+          .then(() => {
+            if (made) {
+              this.hand.hold(made);
+            }
+          });
       },
       closed: () => byId("sheet").focus({ preventScroll: true }),
     });
@@ -193,21 +199,5 @@ export class Mixing {
     if (!this.fills.isThere(this.hand.present.get())) {
       this.hand.hold(NO_FILL);
     }
-  }
-
-  private undoLast(): boolean {
-    if (this.changes.length === 0 || this.changes.at(-1) !== this.work.depth) {
-      return false;
-    }
-    this.changes.pop();
-    void this.calls
-      .undo()
-      .then(({ words }) => {
-        this.hand.said.set(`Taken back everywhere: ${words}`);
-        return this.renew();
-      })
-      .then(() => this.work.resync())
-      .catch((error: unknown) => this.work.notice.set((error as Error).message));
-    return true;
   }
 }

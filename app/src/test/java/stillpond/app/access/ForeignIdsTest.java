@@ -238,7 +238,7 @@ class ForeignIdsTest {
         }
         String ofSheet = "in (select id from sheet where project_id = ?)";
         all.append(rows(jdbc, "select t::text from layer t where sheet_id " + ofSheet + " order by 1", work));
-        all.append(rows(jdbc, "select t::text from change t where sheet_id " + ofSheet + " order by 1", work));
+        all.append(rows(jdbc, "select t::text from effect t where sheet_id " + ofSheet + " order by 1", work));
         all.append(rows(
                 jdbc,
                 "select t::text from cell_fill t where layer_id in (select id from layer where sheet_id " + ofSheet

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import stillpond.app.history.Steps;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
@@ -31,6 +32,7 @@ class CardEditsTest {
 
     private final TestPond pond = TestPond.shared();
     private final CardEdits edits = pond.bean(CardEdits.class);
+    private final Steps steps = pond.bean(Steps.class);
     private final Palettes palettes = pond.bean(Palettes.class);
     private final Sheets sheets = pond.bean(Sheets.class);
     private Work work;
@@ -48,14 +50,11 @@ class CardEditsTest {
 
     @Test
     void whatWoreARemovedSwatchWearsAnotherAndUndoPutsItBack() {
-        edits.make(
-                work.project(),
-                work.account(),
-                List.of(remove(work.coat().id(), work.scarf().id().toString())));
+        make(work.account(), List.of(remove(work.coat().id(), work.scarf().id().toString())));
         assertThat(worn(1)).isEqualTo(Fill.flat(work.scarf().id()));
         assertThat(palette().has(work.coat().id())).isFalse();
         lay(work.scarf().id(), 3);
-        edits.undo(work.project(), work.account());
+        steps.undoNext(work.project(), work.account());
         assertThat(worn(1)).isEqualTo(Fill.flat(work.coat().id()));
         assertThat(worn(2)).isEqualTo(Fill.flat(work.scarf().id()));
         assertThat(worn(3)).isEqualTo(Fill.flat(work.scarf().id()));
@@ -72,38 +71,52 @@ class CardEditsTest {
         assertThat(pond.bean(WornSwatches.class).where(List.of(work.coat().id())))
                 .extracting(WornSwatches.Worn::regions)
                 .containsExactly(2L);
-        edits.make(work.project(), work.account(), List.of(remove(work.coat().id(), scarf)));
+        make(work.account(), List.of(remove(work.coat().id(), scarf)));
         assertThat(worn(1).text()).isEqualTo(gradient.replace(coat, scarf));
         assertThat(worn(2).text()).isEqualTo("flat 50% " + scarf);
-        edits.undo(work.project(), work.account());
+        steps.undoNext(work.project(), work.account());
         assertThat(worn(1).text()).isEqualTo(gradient);
         assertThat(worn(2).text()).isEqualTo("flat 50% " + coat);
     }
 
     @Test
     void undoingAFillOfARemovedSwatchLaysWhatTookItsPlace() {
-        lay(work.scarf().id(), 1);
-        edits.make(
-                work.project(),
-                work.account(),
-                List.of(remove(work.coat().id(), work.scarf().id().toString())));
+        UUID relaid = lay(work.scarf().id(), 1);
+        make(work.account(), List.of(remove(work.coat().id(), work.scarf().id().toString())));
         lay(work.scarf().id(), 3);
-        SheetChanges changes = pond.bean(SheetChanges.class);
-        for (int i = 0; i < 2; i++) {
-            UUID concerns = changes.undoable(sheet.id(), work.account(), 1)
-                    .undoable()
-                    .get(0)
-                    .id();
-            changes.make(sheet.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), concerns));
-        }
+        UUID grey = palette().cards().get(0).swatches().get(1).id();
+        lay(grey, 2);
+        pond.bean(SheetChanges.class)
+                .make(sheet.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), relaid));
         assertThat(worn(1)).isEqualTo(Fill.flat(work.scarf().id()));
+        steps.undoNext(work.project(), work.account());
+        assertThat(palette().has(work.coat().id())).isTrue();
+    }
+
+    @Test
+    void aRemovalIsOneStepHoweverManySheetsItIsAboutAndIsDoneAgainWhole() {
+        Sheet other = work.bring(Drawings.threeBoxesLower());
+        UUID there = other.frontLayer().id();
+        SheetChanges changes = pond.bean(SheetChanges.class);
+        Fill coat = Fill.flat(work.coat().id());
+        Fill scarf = Fill.flat(work.scarf().id());
+        changes.make(other.id(), work.account(), new ChangeRequest.Lay(UUID.randomUUID(), there, coat, List.of(1, 2)));
+        make(work.account(), List.of(remove(work.coat().id(), work.scarf().id().toString())));
+        UUID removal = work.line(other.id(), work.account()).undoable().get(0).id();
+        assertThat(work.line(sheet.id(), work.account()).undoable().get(0).id()).isEqualTo(removal);
+        changes.make(sheet.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), removal));
+        assertThat(worn(1)).isEqualTo(coat);
+        assertThat(sheets.fills(other.frontLayer()).of(2)).isEqualTo(coat);
+        changes.make(sheet.id(), work.account(), new ChangeRequest.Redo(UUID.randomUUID(), removal));
+        assertThat(palette().has(work.coat().id())).isFalse();
+        assertThat(worn(1)).isEqualTo(scarf);
+        assertThat(sheets.fills(other.frontLayer()).of(2)).isEqualTo(scarf);
     }
 
     @Test
     void theOutlookNamesWhatFollowsAndWhereItIsWorn() {
         UUID lining = UUID.randomUUID();
-        edits.make(
-                work.project(),
+        make(
                 work.account(),
                 List.of(add(lining, "Lining", "#1f5046", work.coat().id())));
         lay(lining, 3);
@@ -120,13 +133,11 @@ class CardEditsTest {
     void aLockedCardIsForTheLead() {
         UUID colourist = pond.openAccount("c" + UUID.randomUUID());
         pond.bean(Projects.class).addMember(work.project(), colourist, Role.COLOURIST);
-        edits.make(work.project(), work.account(), List.of(lock(true)));
-        assertThatThrownBy(() -> edits.make(
-                        work.project(), colourist, List.of(change(work.coat().id(), "#804020"))))
+        make(work.account(), List.of(lock(true)));
+        assertThatThrownBy(() -> make(colourist, List.of(change(work.coat().id(), "#804020"))))
                 .hasMessageContaining("Only the lead");
-        assertThatThrownBy(() -> edits.make(work.project(), colourist, List.of(lock(false))))
-                .hasMessageContaining("Only the lead");
-        edits.make(work.project(), work.account(), List.of(change(work.coat().id(), "#804020")));
+        assertThatThrownBy(() -> make(colourist, List.of(lock(false)))).hasMessageContaining("Only the lead");
+        make(work.account(), List.of(change(work.coat().id(), "#804020")));
         assertThat(palette().colourOf(work.coat().id())).contains(colour("#804020"));
     }
 
@@ -134,20 +145,20 @@ class CardEditsTest {
     void undoIsRefusedWhenTheCardWasChangedSince() {
         UUID colourist = pond.openAccount("c" + UUID.randomUUID());
         pond.bean(Projects.class).addMember(work.project(), colourist, Role.COLOURIST);
-        edits.make(work.project(), colourist, List.of(change(work.coat().id(), "#804020")));
-        edits.make(work.project(), work.account(), List.of(change(work.coat().id(), "#204080")));
-        assertThatThrownBy(() -> edits.undo(work.project(), colourist)).hasMessageContaining("changed this card since");
-        edits.undo(work.project(), work.account());
-        edits.undo(work.project(), colourist);
+        make(colourist, List.of(change(work.coat().id(), "#804020")));
+        make(work.account(), List.of(change(work.coat().id(), "#204080")));
+        assertThatThrownBy(() -> steps.undoNext(work.project(), colourist))
+                .hasMessageContaining("has changed this since");
+        steps.undoNext(work.project(), work.account());
+        steps.undoNext(work.project(), colourist);
         assertThat(palette().colourOf(work.coat().id())).contains(colour("#2f6f5e"));
-        assertThatThrownBy(() -> edits.undo(work.project(), colourist)).hasMessageContaining("no change of yours");
+        assertThatThrownBy(() -> steps.undoNext(work.project(), colourist)).hasMessageContaining("no change of yours");
     }
 
     @Test
     void looseColoursLieOnACardOfTheirOwnUntilTheyArePutOnOne() {
         UUID loose = UUID.randomUUID();
-        edits.make(
-                work.project(),
+        make(
                 work.account(),
                 List.of(new EditMessage(
                         EditMessage.Kind.ADD,
@@ -166,8 +177,7 @@ class CardEditsTest {
         assertThat(palette().cardOf(loose))
                 .hasValueSatisfying(each -> assertThat(each.isLoose()).isTrue());
         lay(loose, 1);
-        edits.make(
-                work.project(),
+        make(
                 work.account(),
                 List.of(new EditMessage(
                         EditMessage.Kind.MOVE,
@@ -204,6 +214,10 @@ class CardEditsTest {
         assertThat(palette().cards()).extracting(Card::name).doesNotContain("Juniper 2");
     }
 
+    private void make(UUID author, List<EditMessage> messages) {
+        edits.make(work.project(), author, messages, "");
+    }
+
     private Palette palette() {
         return palettes.of(work.project());
     }
@@ -236,17 +250,18 @@ class CardEditsTest {
         return sheets.get(work.project(), sheet.id()).frontLayer();
     }
 
-    private void lay(UUID swatch, int cell) {
-        layText(swatch.toString(), cell);
+    private UUID lay(UUID swatch, int cell) {
+        return layText(swatch.toString(), cell);
     }
 
-    private void layText(String fill, int cell) {
+    private UUID layText(String fill, int cell) {
         ChangeOutcome outcome = pond.bean(SheetChanges.class)
                 .make(
                         sheet.id(),
                         work.account(),
                         new ChangeRequest.Lay(UUID.randomUUID(), layer().id(), Fill.ofText(fill), List.of(cell)));
         assertThat(outcome).isInstanceOf(ChangeOutcome.Made.class);
+        return ((ChangeOutcome.Made) outcome).change().id();
     }
 
     private Fill worn(int cell) {

@@ -7,8 +7,9 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import stillpond.app.history.History;
+import stillpond.app.history.Made;
 import stillpond.app.palette.Palettes;
-import stillpond.app.sheet.Moments;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
@@ -95,15 +96,37 @@ class CompareTest {
                         work.project(),
                         work.account(),
                         List.of(new PaletteEdit.Change(work.coat().painted(new Paint.Process(Srgb.ofHex("#804020"))))));
-        List<Moments.Step> steps = pond.bean(Moments.class).steps(sheet.id(), 10);
+        List<Made> fills = pond.bean(History.class).about(work.project(), sheet.id(), 10).stream()
+                .filter(made -> made.words().startsWith("Filled"))
+                .toList();
         String small = work.address(sheet) + "/small.png?at=";
-        BufferedImage first = visitor.picture(small + steps.get(1).at());
+        BufferedImage first = visitor.picture(small + fills.get(1).at());
         assertThat(rgb(first, 500)).isEqualTo(0x2f6f5e);
         assertThat(rgb(first, 1500)).isEqualTo(0xffffff);
-        assertThat(rgb(visitor.picture(small + steps.get(0).at()), 1500)).isEqualTo(0xd2603f);
+        assertThat(rgb(visitor.picture(small + fills.get(0).at()), 1500)).isEqualTo(0xd2603f);
         assertThat(rgb(visitor.picture(work.address(sheet) + "/small.png"), 500))
                 .isEqualTo(0x804020);
         assertThat(visitor.get(at + "/moments?sheet=" + sheet.id()).body()).contains("Changed Coat", "Filled 1 cell");
+    }
+
+    @Test
+    void anyChangeOfOnesOwnIsTakenBackFromTheStory() {
+        work.lay(sheet, work.coat().id(), 500, 1000);
+        work.lay(sheet, work.scarf().id(), 1500, 1000);
+        UUID first = pond.bean(History.class)
+                .about(work.project(), sheet.id(), 10)
+                .get(1)
+                .id();
+        String takeBack = at + "/moments/" + first + "/take-back";
+        Visitor colourist = Visitor.signedIn(pond, work.colourist());
+        assertThat(submitted(colourist, takeBack)).contains("no such change of yours");
+        assertThat(submitted(visitor, takeBack)).contains("Taken back: Filled 1 cell.");
+        String small = work.address(sheet) + "/small.png";
+        assertThat(rgb(visitor.picture(small), 500)).isEqualTo(0xffffff);
+        assertThat(rgb(visitor.picture(small), 1500)).isEqualTo(0xd2603f);
+        String elsewhere = at + "/moments/" + UUID.randomUUID() + "/take-back";
+        assertThat(visitor.submit(elsewhere, "sheet", sheet.id().toString()).statusCode())
+                .isEqualTo(404);
     }
 
     @Test
@@ -117,6 +140,11 @@ class CompareTest {
         assertThat(visitor.get(small + "at=yesterday").statusCode()).isEqualTo(400);
         assertThat(visitor.get(small + "at=%2B999999999-01-01T00:00:00Z").body())
                 .contains("is not what is wanted there");
+    }
+
+    private String submitted(Visitor who, String path) {
+        who.submit(path, "sheet", sheet.id().toString());
+        return who.get(at + "/moments?sheet=" + sheet.id()).body();
     }
 
     private static int rgb(BufferedImage picture, int x) {

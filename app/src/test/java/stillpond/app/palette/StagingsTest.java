@@ -7,6 +7,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import stillpond.app.history.History;
+import stillpond.app.history.Steps;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
 import stillpond.app.support.TestPond;
@@ -22,6 +24,7 @@ class StagingsTest {
     private final Work work = Work.begin(pond);
     private final Stagings stagings = pond.bean(Stagings.class);
     private final Palettes palettes = pond.bean(Palettes.class);
+    private final Steps steps = pond.bean(Steps.class);
     private final UUID dusk = UUID.randomUUID();
 
     private void name(UUID author, String name) {
@@ -38,13 +41,13 @@ class StagingsTest {
         pond.bean(Projects.class).addMember(work.project(), other, Role.COLOURIST);
         name(work.account(), "Dusk");
         name(other, "Evening");
-        assertThatThrownBy(() -> stagings.undo(work.project(), work.account()))
+        assertThatThrownBy(() -> steps.undoNext(work.project(), work.account()))
                 .hasMessageContaining("Somebody has changed this since");
-        assertThat(stagings.undo(work.project(), other)).isEqualTo("Named it Evening");
+        assertThat(steps.undoNext(work.project(), other)).isEqualTo("Named it Evening");
         assertThat(named()).isEqualTo("Dusk");
-        stagings.undo(work.project(), work.account());
+        steps.undoNext(work.project(), work.account());
         assertThat(named()).isEqualTo("none");
-        assertThatThrownBy(() -> stagings.undo(work.project(), work.account()))
+        assertThatThrownBy(() -> steps.undoNext(work.project(), work.account()))
                 .hasMessage("There is no change of yours to take back.");
     }
 
@@ -52,7 +55,7 @@ class StagingsTest {
     void whatChangesNothingIsNoStep() {
         name(work.account(), "Dusk");
         name(work.account(), "Dusk");
-        stagings.undo(work.project(), work.account());
+        steps.undoNext(work.project(), work.account());
         assertThat(named()).isEqualTo("none");
     }
 
@@ -64,8 +67,8 @@ class StagingsTest {
         name(work.account(), "Evening");
         paint("#204080");
         Instant atEvening = latest();
-        stagings.undo(work.project(), work.account());
-        palettes.undo(work.project(), work.account());
+        steps.undoNext(work.project(), work.account());
+        steps.undoNext(work.project(), work.account());
         assertThat(stagings.at(work.project(), atEvening).light(dusk))
                 .map(Light::name)
                 .contains("Evening");
@@ -87,7 +90,7 @@ class StagingsTest {
     }
 
     private Instant latest() {
-        return palettes.done(work.project(), 1).get(0).at();
+        return pond.bean(History.class).ofCards(work.project()).get(0).at();
     }
 
     private String coatAt(Instant moment) {

@@ -30,6 +30,7 @@ import stillpond.core.gap.Dams;
 import stillpond.core.gap.Gap;
 import stillpond.core.gap.Opening;
 import stillpond.core.gap.Point;
+import stillpond.core.history.UndoLine;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
 
@@ -254,7 +255,7 @@ class DamsTest {
     }
 
     private void step(boolean again) {
-        UndoableChanges steps = changes.undoable(sheet, work.account(), 1);
+        UndoLine<MadeChange> steps = work.line(sheet, work.account());
         UUID concerns = (again ? steps.redoable() : steps.undoable()).get(0).id();
         UUID id = UUID.randomUUID();
         make(again ? new ChangeRequest.Redo(id, concerns) : new ChangeRequest.Undo(id, concerns));

@@ -163,13 +163,13 @@ class RecutsTest {
     }
 
     private void stepBack(UUID author) {
-        UUID latest = changes.undoable(sheet, author, 1).undoable().get(0).id();
+        UUID latest = work.line(sheet, author).undoable().get(0).id();
         assertThat(changes.make(sheet, author, new ChangeRequest.Undo(UUID.randomUUID(), latest)))
                 .isInstanceOf(ChangeOutcome.Made.class);
     }
 
     private void redo() {
-        UUID next = changes.undoable(sheet, work.account(), 1).redoable().get(0).id();
+        UUID next = work.line(sheet, work.account()).redoable().get(0).id();
         assertThat(changes.make(sheet, work.account(), new ChangeRequest.Redo(UUID.randomUUID(), next)))
                 .isInstanceOf(ChangeOutcome.Made.class);
     }

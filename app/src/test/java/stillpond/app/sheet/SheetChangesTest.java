@@ -14,7 +14,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
@@ -51,7 +50,7 @@ class SheetChangesTest {
     @Test
     void whatIsLaidIsThereAndInTheLog() {
         Made made = (Made) lay(work.account(), coat, 1, 2);
-        assertThat(made.change().revision()).isEqualTo(1);
+        assertThat(made.change().words()).isEqualTo("Filled 2 cells");
         assertThat(worn(0)).isEqualTo(Fill.NONE);
         assertThat(worn(1)).isEqualTo(coat);
         assertThat(worn(2)).isEqualTo(coat);
@@ -77,7 +76,7 @@ class SheetChangesTest {
         assertThat(replaced.regions()).isEqualTo(2);
         assertThat(worn(1)).isEqualTo(Fill.flat(grey));
         assertThat(worn(2)).isEqualTo(Fill.flat(grey));
-        assertThat(changes.undoable(sheet.id(), work.account(), 10).undoable()).hasSize(3);
+        assertThat(work.line(sheet.id(), work.account()).undoable()).hasSize(3);
     }
 
     @Test
@@ -94,7 +93,7 @@ class SheetChangesTest {
     void layingWhatIsThereAlreadyIsNoStepToUndo() {
         lay(work.account(), coat, 1);
         assertThat(lay(work.account(), coat, 1)).isInstanceOf(Unneeded.class);
-        assertThat(changes.undoable(sheet.id(), work.account(), 10).undoable()).hasSize(1);
+        assertThat(work.line(sheet.id(), work.account()).undoable()).hasSize(1);
     }
 
     @Test
@@ -108,7 +107,7 @@ class SheetChangesTest {
         redo(work.account());
         redo(work.account());
         assertThat(worn(1)).isEqualTo(scarf);
-        assertThat(changes.undoable(sheet.id(), work.account(), 10).redoable()).isEmpty();
+        assertThat(work.line(sheet.id(), work.account()).redoable()).isEmpty();
     }
 
     @Test
@@ -154,8 +153,7 @@ class SheetChangesTest {
         lay(work.account(), coat, 1, 2);
         lay(lead, Fill.NONE, 1);
         undo(work.account());
-        MadeChange next =
-                changes.undoable(sheet.id(), work.account(), 1).redoable().get(0);
+        MadeChange next = work.line(sheet.id(), work.account()).redoable().get(0);
         assertThat(next.change().swaps()).containsExactly(new Swap(2, coat, Fill.NONE));
     }
 
@@ -178,14 +176,44 @@ class SheetChangesTest {
     }
 
     @Test
-    void undoOfAnythingButTheLatestIsRefused() {
-        Made first = (Made) lay(work.account(), coat, 1);
+    void whatIsNotTheLatestCanBeTakenBackButNotTwice() {
+        UUID first = ((Made) lay(work.account(), coat, 1)).change().id();
         lay(work.account(), scarf, 2);
-        ChangeOutcome outcome = make(
-                work.account(),
-                new ChangeRequest.Undo(UUID.randomUUID(), first.change().id()));
-        assertThat(outcome).isInstanceOf(Refused.class);
+        assertThat(make(work.account(), new ChangeRequest.Undo(UUID.randomUUID(), first)))
+                .isInstanceOf(Made.class);
+        assertThat(worn(1)).isEqualTo(Fill.NONE);
+        assertThat(worn(2)).isEqualTo(scarf);
+        assertRefused(new ChangeRequest.Undo(UUID.randomUUID(), first), "went on elsewhere");
+        make(work.account(), new ChangeRequest.Redo(UUID.randomUUID(), first));
         assertThat(worn(1)).isEqualTo(coat);
+        assertRefused(new ChangeRequest.Redo(UUID.randomUUID(), first), "went on elsewhere");
+    }
+
+    @Test
+    void nobodyTakesBackWhatIsNotTheirs() {
+        UUID other = pond.openAccount("o" + UUID.randomUUID());
+        UUID theirs = ((Made) lay(other, coat, 1)).change().id();
+        assertRefused(new ChangeRequest.Undo(UUID.randomUUID(), theirs), "no such change of yours");
+        assertRefused(new ChangeRequest.Undo(UUID.randomUUID(), UUID.randomUUID()), "no such change of yours");
+        assertThat(worn(1)).isEqualTo(coat);
+    }
+
+    @Test
+    void whatSomebodyHasChangedSinceIsLeftAloneAndSaid() {
+        UUID lead = pond.openAccount("l" + UUID.randomUUID());
+        UUID both = ((Made) lay(work.account(), coat, 1, 2)).change().id();
+        UUID one = ((Made) lay(work.account(), coat, 3)).change().id();
+        lay(lead, scarf, 2);
+        lay(lead, scarf, 3);
+        Made partly = (Made) make(work.account(), new ChangeRequest.Undo(UUID.randomUUID(), both));
+        assertThat(partly.leftAlone())
+                .hasValueSatisfying(words -> assertThat(words).contains("part of this"));
+        Made not = (Made) make(work.account(), new ChangeRequest.Undo(UUID.randomUUID(), one));
+        assertThat(not.leftAlone())
+                .hasValueSatisfying(words -> assertThat(words).contains("stays as it is"));
+        assertThat(worn(1)).isEqualTo(Fill.NONE);
+        assertThat(worn(2)).isEqualTo(scarf);
+        assertThat(worn(3)).isEqualTo(scarf);
     }
 
     @Test
@@ -243,13 +271,13 @@ class SheetChangesTest {
     }
 
     private void undo(UUID author) {
-        UUID latest = changes.undoable(sheet.id(), author, 1).undoable().get(0).id();
+        UUID latest = work.line(sheet.id(), author).undoable().get(0).id();
         assertThat(make(author, new ChangeRequest.Undo(UUID.randomUUID(), latest)))
                 .isInstanceOf(Made.class);
     }
 
     private void redo(UUID author) {
-        UUID next = changes.undoable(sheet.id(), author, 1).redoable().get(0).id();
+        UUID next = work.line(sheet.id(), author).redoable().get(0).id();
         assertThat(make(author, new ChangeRequest.Redo(UUID.randomUUID(), next)))
                 .isInstanceOf(Made.class);
     }
@@ -263,10 +291,6 @@ class SheetChangesTest {
     }
 
     private long logged() {
-        return pond.bean(JdbcClient.class)
-                .sql("select count(*) from change where sheet_id = ?")
-                .param(sheet.id())
-                .query(Long.class)
-                .single();
+        return work.logged(sheet);
     }
 }

@@ -25,6 +25,13 @@ public final class Drawings {
                 </g>""");
     }
 
+    /** Another drawing with the same cells. */
+    public static byte[] threeBoxesLower() {
+        return new String(threeBoxes(), StandardCharsets.UTF_8)
+                .replace("y=\"100\"", "y=\"110\"")
+                .getBytes(StandardCharsets.UTF_8);
+    }
+
     public static byte[] svg(String body) {
         String whole = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 600 400\">" + body + "</svg>";
         return whole.getBytes(StandardCharsets.UTF_8);

@@ -10,14 +10,17 @@ import stillpond.app.project.Role;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LineArtFile;
+import stillpond.app.sheet.MadeChange;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.UndoableChanges;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.history.UndoLine;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Swatch;
 
@@ -62,6 +65,20 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
                         sheet.id(),
                         account,
                         new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(swatch), cells));
+    }
+
+    /** What somebody can take back and do again on a sheet. */
+    public UndoLine<MadeChange> line(UUID sheet, UUID author) {
+        return pond.bean(UndoableChanges.class).of(project, author, sheet, 100);
+    }
+
+    /** How many rows of the log are about a sheet. */
+    public long logged(Sheet sheet) {
+        return pond.bean(JdbcClient.class)
+                .sql("select count(distinct change_id) from effect where sheet_id = ?")
+                .param(sheet.id())
+                .query(Long.class)
+                .single();
     }
 
     /** Somebody else who works on the project, as a colourist; the name to sign in with. */

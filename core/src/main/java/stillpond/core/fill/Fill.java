@@ -3,6 +3,8 @@ package stillpond.core.fill;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import stillpond.core.ink.Placing;
@@ -39,6 +41,21 @@ public sealed interface Fill {
 
     /** The same fill with other swatches in the place of its own. */
     Fill wearing(UnaryOperator<UUID> instead);
+
+    /**
+     * The same fill where some swatches are gone.
+     *
+     * @param removed what is worn in the place of each; empty: nothing, which empties a flat fill, while gradients and patterns keep the swatch
+     */
+    default Fill without(Map<UUID, Optional<UUID>> removed) {
+        boolean isEmptied = this instanceof Flat flat
+                && removed.getOrDefault(flat.swatch(), Optional.of(flat.swatch()))
+                        .isEmpty();
+        return isEmptied
+                ? NONE
+                : wearing(swatch ->
+                        removed.getOrDefault(swatch, Optional.of(swatch)).orElse(swatch));
+    }
 
     /**
      * The same fill on another drawing of the page.

@@ -2,6 +2,7 @@ package stillpond.core.ledger;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,6 +15,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.history.Reversal;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
@@ -124,6 +126,54 @@ public record CellGroups(List<CellGroup> groups) {
                     translate.apply(group).stream().filter(taken::add).toList()));
         }
         return withoutEmpty(all);
+    }
+
+    /** Groups after a change of them was taken back. @param leftAlone how many stay, since they were changed since */
+    public record TakenBack(CellGroups groups, int leftAlone) {}
+
+    /**
+     * Takes a change back: each group goes back unless it was changed since, and so does their order. A group that comes back leaves cells that are in
+     * another one meanwhile to that.
+     */
+    public TakenBack takingBack(CellGroups before, CellGroups after) {
+        Reversal<UUID, CellGroup> back = Reversal.of(byId(), before.byId(), after.byId());
+        List<UUID> order = new ArrayList<>(ids().equals(after.ids()) ? before.ids() : ids());
+        for (UUID id : before.ids()) {
+            if (!order.contains(id)) {
+                order.add(Math.min(before.ids().indexOf(id), order.size()), id);
+            }
+        }
+        back.entries().keySet().stream().filter(id -> !order.contains(id)).forEach(order::add);
+        Map<Integer, UUID> owner = new HashMap<>();
+        groups.forEach(group -> group.cells().forEach(cell -> owner.put(cell, group.id())));
+        Map<UUID, CellGroup> entries = back.entries();
+        List<CellGroup> all = order.stream()
+                .filter(entries::containsKey)
+                .map(id -> entries.get(id)
+                        .with(entries.get(id).cells().stream()
+                                .filter(cell -> isFree(cell, id, owner, entries))
+                                .toList()))
+                .toList();
+        return new TakenBack(withoutEmpty(all), back.leftAlone().size());
+    }
+
+    /** Whether no other group that has a cell now goes on having it. */
+    private static boolean isFree(int cell, UUID group, Map<Integer, UUID> owner, Map<UUID, CellGroup> entries) {
+        UUID has = owner.get(cell);
+        return has == null
+                || has.equals(group)
+                || !entries.containsKey(has)
+                || !entries.get(has).cells().contains(cell);
+    }
+
+    private Map<UUID, CellGroup> byId() {
+        Map<UUID, CellGroup> byId = new LinkedHashMap<>();
+        groups.forEach(group -> byId.put(group.id(), group));
+        return byId;
+    }
+
+    private List<UUID> ids() {
+        return groups.stream().map(CellGroup::id).toList();
     }
 
     /** Why some cells keep their fills, if one of them is in a locked group; for the user. */

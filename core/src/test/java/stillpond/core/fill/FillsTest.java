@@ -3,12 +3,8 @@ package stillpond.core.fill;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -132,95 +128,5 @@ class FillsTest {
         Fill gradient = Fill.ofText("linear 100% 10 20 110 20 0% " + COAT.text() + " 100% " + SCARF.text());
         Fill there = gradient.seenFrom(new Placing(0.5, 0.5, -5, 0));
         assertThat(((Fill.Gradient) there).span()).isEqualTo(new Span(30, 40, 230, 40));
-    }
-
-    /** Any length of work, undone to the start and done again, passes through the same states. */
-    @Test
-    void undoAndRedoOfAnyLengthRetraceEveryState() {
-        Random random = new Random(7);
-        Journal journal = new Journal();
-        List<Fills> states = new ArrayList<>(List.of(Fills.none()));
-        Fills fills = Fills.none();
-        for (int i = 0; i < 500; i++) {
-            Change change = fills.laying(random.nextBoolean() ? COAT : SCARF, List.of(random.nextInt(9), 9 + i));
-            fills = fills.after(change);
-            journal.make(change);
-            states.add(fills);
-        }
-        for (int i = 499; i >= 0; i--) {
-            fills = fills.after(fills.takingBack(journal.undo().orElseThrow()));
-            assertSame(fills, states.get(i));
-        }
-        assertThat(journal.undo()).isEmpty();
-        for (int i = 1; i <= 500; i++) {
-            fills = fills.after(journal.redo().orElseThrow());
-            assertSame(fills, states.get(i));
-        }
-        assertThat(journal.redo()).isEmpty();
-    }
-
-    @Test
-    void somethingNewAfterAnUndoTakesTheOldRedoAway() {
-        Journal journal = new Journal();
-        Change first = Fills.none().laying(COAT, List.of(1));
-        Change second = Fills.none().laying(COAT, List.of(2));
-        Change instead = Fills.none().laying(SCARF, List.of(3));
-        journal.make(first);
-        journal.make(second);
-        journal.undo();
-        journal.make(instead);
-        assertThat(journal.redo()).isEmpty();
-        assertThat(journal.undo()).contains(instead);
-        assertThat(journal.redo()).contains(instead);
-        assertThat(journal.undo()).contains(instead);
-        assertThat(journal.undo()).contains(first);
-        assertThat(journal.redo()).contains(first);
-        assertThat(journal.redo()).contains(instead);
-    }
-
-    private static void assertSame(Fills actual, Fills expected) {
-        assertThat(actual.filledCells()).isEqualTo(expected.filledCells());
-        for (int cell = 0; cell < 520; cell++) {
-            assertThat(actual.of(cell)).isEqualTo(expected.of(cell));
-        }
-    }
-
-    /** The tree of changes as the store keeps it, in memory. */
-    private static final class Journal implements UndoLine.Tree<Integer> {
-
-        private final List<Change> made = new ArrayList<>();
-        private final Map<Integer, Optional<Integer>> parents = new HashMap<>();
-        private UndoLine<Integer> line = UndoLine.root();
-
-        void make(Change change) {
-            parents.put(made.size(), line.head());
-            line = line.made(made.size());
-            made.add(change);
-        }
-
-        Optional<Change> undo() {
-            return follow(line.undo(this));
-        }
-
-        Optional<Change> redo() {
-            return follow(line.redo(this));
-        }
-
-        private Optional<Change> follow(Optional<UndoLine.Step<Integer>> step) {
-            line = step.map(UndoLine.Step::after).orElse(line);
-            return step.map(taken -> made.get(taken.change()));
-        }
-
-        @Override
-        public Optional<Integer> parentOf(Integer change) {
-            return parents.get(change);
-        }
-
-        @Override
-        public Optional<Integer> newestChildOf(Optional<Integer> parent) {
-            return parents.keySet().stream()
-                    .filter(change -> parents.get(change).equals(parent))
-                    .max(Integer::compare);
-        }
     }
 }

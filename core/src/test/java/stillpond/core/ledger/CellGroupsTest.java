@@ -81,4 +81,31 @@ class CellGroupsTest {
                 .hasMessageContaining("name");
         assertThatThrownBy(() -> two.without(UUID.randomUUID())).hasMessageContaining("not there");
     }
+
+    @Test
+    void whatWasDoneToGroupsGoesBackUnlessItWasChangedSince() {
+        UUID coats = new UUID(7, 1);
+        UUID boats = new UUID(7, 2);
+        CellGroups begun = CellGroups.NONE.making(boats, "Boats", List.of(4, 5)).making(coats, "Coats", List.of(1, 2));
+        CellGroups removed = begun.without(boats);
+        assertThat(removed.takingBack(begun, removed).groups()).isEqualTo(begun);
+        CellGroups taken = begun.making(new UUID(7, 3), "Front", List.of(2, 4));
+        assertThat(taken.takingBack(begun, taken).groups())
+                .as("cells go back too")
+                .isEqualTo(begun);
+        CellGroups moved = begun.moving(coats, 1);
+        assertThat(moved.takingBack(begun, moved).groups()).isEqualTo(begun);
+
+        CellGroups since =
+                removed.making(new UUID(7, 4), "Sails", List.of(5)).changing(coats, each -> each.named("Oilskins"));
+        CellGroups.TakenBack back = since.takingBack(begun, removed);
+        assertThat(back.leftAlone()).isZero();
+        assertThat(back.groups().groups()).extracting(CellGroup::name).containsExactly("Sails", "Boats", "Oilskins");
+        assertThat(back.groups().groups().get(1).cells())
+                .as("the other is in another group now")
+                .containsExactly(4);
+
+        CellGroups renamed = begun.changing(coats, each -> each.named("Furs"));
+        assertThat(since.takingBack(begun, renamed).leftAlone()).isEqualTo(1);
+    }
 }

@@ -1,8 +1,11 @@
-package stillpond.app.palette;
+package stillpond.app.history;
 
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import stillpond.core.palette.Card;
+import stillpond.core.palette.CardsChange;
 import stillpond.core.palette.Paint;
 import stillpond.core.palette.Swatch;
 
@@ -16,7 +19,20 @@ record CardText(
         }
     }
 
-    static CardText of(Card card, int position) {
+    static List<CardText> of(List<CardsChange.Placed> cards) {
+        return cards.stream()
+                .map(placed -> of(placed.card(), placed.position()))
+                .toList();
+    }
+
+    static List<CardsChange.Placed> placed(CardText[] texts) {
+        return Arrays.stream(texts)
+                .sorted(Comparator.comparingInt(CardText::position))
+                .map(text -> new CardsChange.Placed(text.position(), text.asCard()))
+                .toList();
+    }
+
+    private static CardText of(Card card, int position) {
         return new CardText(
                 card.id(),
                 card.name(),
@@ -34,7 +50,7 @@ record CardText(
                         .toList());
     }
 
-    Card asCard() {
+    private Card asCard() {
         return new Card(
                 id,
                 name,

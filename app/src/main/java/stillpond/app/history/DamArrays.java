@@ -1,4 +1,4 @@
-package stillpond.app.sheet;
+package stillpond.app.history;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,13 +6,13 @@ import java.util.Optional;
 import stillpond.core.gap.DamChange;
 import stillpond.core.gap.DamState;
 
-/** A change of dams as the three arrays of a row of the log. */
-record StoredDams(int[] openings, String[] before, String[] after) {
+/** A change of dams as three arrays. */
+record DamArrays(int[] openings, String[] before, String[] after) {
 
     /** Stands for the reach in the array of openings. */
     private static final int REACH = -1;
 
-    static StoredDams of(DamChange change) {
+    static DamArrays of(DamChange change) {
         List<Integer> openings = new ArrayList<>();
         List<String> before = new ArrayList<>();
         List<String> after = new ArrayList<>();
@@ -26,7 +26,7 @@ record StoredDams(int[] openings, String[] before, String[] after) {
             before.add(String.valueOf(swap.before()));
             after.add(String.valueOf(swap.after()));
         });
-        return new StoredDams(
+        return new DamArrays(
                 openings.stream().mapToInt(Integer::intValue).toArray(),
                 before.toArray(String[]::new),
                 after.toArray(String[]::new));

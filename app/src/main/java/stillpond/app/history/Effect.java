@@ -1,0 +1,170 @@
+package stillpond.app.history;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import stillpond.core.cell.Box;
+import stillpond.core.fill.Change;
+import stillpond.core.gap.DamChange;
+import stillpond.core.ledger.CellGroups;
+import stillpond.core.palette.CardsChange;
+
+/** One thing that a change does to a project, told by what was before and what is after, so that it can be done the other way round. */
+public sealed interface Effect {
+
+    /** The effect that takes this one back. */
+    Effect inverse();
+
+    /** What pages have to look at again. */
+    Part part();
+
+    /** The sheet that it is about; empty if it is about the whole project. */
+    default Optional<UUID> sheet() {
+        return Optional.empty();
+    }
+
+    /** Fills of a layer. */
+    record Filled(UUID onSheet, UUID layer, Change change) implements Effect {
+        @Override
+        public Effect inverse() {
+            return new Filled(onSheet, layer, change.inverse());
+        }
+
+        @Override
+        public Part part() {
+            return Part.FILLS_AND_DAMS;
+        }
+
+        @Override
+        public Optional<UUID> sheet() {
+            return Optional.of(onSheet);
+        }
+    }
+
+    /** Dams and the reach of a layer. */
+    record Dammed(UUID onSheet, UUID layer, DamChange change) implements Effect {
+        @Override
+        public Effect inverse() {
+            return new Dammed(onSheet, layer, change.inverse());
+        }
+
+        @Override
+        public Part part() {
+            return Part.FILLS_AND_DAMS;
+        }
+
+        @Override
+        public Optional<UUID> sheet() {
+            return Optional.of(onSheet);
+        }
+    }
+
+    /** A layer with other cells took the place of another, by a new analysis or a dam drawn by hand. What it wears follows from what the other wore. */
+    record Recut(UUID onSheet, UUID before, UUID after) implements Effect {
+        @Override
+        public Effect inverse() {
+            return new Recut(onSheet, after, before);
+        }
+
+        @Override
+        public Part part() {
+            return Part.CELLS;
+        }
+
+        @Override
+        public Optional<UUID> sheet() {
+            return Optional.of(onSheet);
+        }
+    }
+
+    /** The groups of a layer. */
+    record Grouped(UUID onSheet, UUID layer, CellGroups before, CellGroups after) implements Effect {
+        @Override
+        public Effect inverse() {
+            return new Grouped(onSheet, layer, after, before);
+        }
+
+        @Override
+        public Part part() {
+            return Part.GROUPS;
+        }
+
+        @Override
+        public Optional<UUID> sheet() {
+            return Optional.of(onSheet);
+        }
+    }
+
+    /** The page frame of a sheet; empty where it is page all over. */
+    record Framed(UUID onSheet, Optional<Box> before, Optional<Box> after) implements Effect {
+        @Override
+        public Effect inverse() {
+            return new Framed(onSheet, after, before);
+        }
+
+        @Override
+        public Part part() {
+            return Part.PAGE_FRAME;
+        }
+
+        @Override
+        public Optional<UUID> sheet() {
+            return Optional.of(onSheet);
+        }
+    }
+
+    /** Who is on a sheet, told by cards. */
+    record Cast(UUID onSheet, List<UUID> before, List<UUID> after) implements Effect {
+        public Cast {
+            before = List.copyOf(before);
+            after = List.copyOf(after);
+        }
+
+        @Override
+        public Effect inverse() {
+            return new Cast(onSheet, after, before);
+        }
+
+        @Override
+        public Part part() {
+            return Part.CAST;
+        }
+
+        @Override
+        public Optional<UUID> sheet() {
+            return Optional.of(onSheet);
+        }
+    }
+
+    /** The cards of the project. */
+    record Cards(CardsChange change) implements Effect {
+        @Override
+        public Effect inverse() {
+            return new Cards(change.inverse());
+        }
+
+        @Override
+        public Part part() {
+            return Part.PALETTE;
+        }
+    }
+
+    /** Lights and wardrobes, and where they are used: those entries of the staging that are different. */
+    record Staged(Map<String, String> before, Map<String, String> after) implements Effect {
+        public Staged {
+            before = Map.copyOf(before);
+            after = Map.copyOf(after);
+        }
+
+        @Override
+        public Effect inverse() {
+            return new Staged(after, before);
+        }
+
+        @Override
+        public Part part() {
+            return Part.PALETTE;
+        }
+    }
+}

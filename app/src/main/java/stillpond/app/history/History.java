@@ -1,0 +1,215 @@
+package stillpond.app.history;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.core.history.UndoLine;
+
+/** The log of everything that is done in projects, written within the transaction of whoever does it. */
+@Service
+@Transactional
+public class History {
+
+    private static final int LONGEST_REASON = 2000;
+    /** Further back nobody goes step by step; whatever is older can be taken back by its name. */
+    private static final int LINE_REACH = 2000;
+
+    private final ChangeRepository changes;
+    private final EffectTexts texts;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+
+    History(ChangeRepository changes, EffectTexts texts, ApplicationEventPublisher events, Clock clock) {
+        this.changes = changes;
+        this.texts = texts;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** Holds others back from changing the palette of a project until the transaction ends; to be called before any sheet is locked. */
+    public void lockProject(UUID project) {
+        changes.lockProject(project);
+    }
+
+    /** Holds others back from changing sheets until the transaction ends. */
+    public void lockSheets(Collection<UUID> sheets) {
+        changes.lockSheets(new TreeSet<>(sheets).toArray(UUID[]::new));
+    }
+
+    /**
+     * Keeps what was done as one change.
+     *
+     * @param id of the change
+     * @param words what it was, for people
+     * @param reason why, in the author's words; may be empty
+     * @throws IllegalArgumentException with a message for the user if the reason is too long
+     */
+    public Made keep(UUID id, UUID project, UUID author, String words, String reason, List<Effect> effects) {
+        return keep(new Made(
+                id,
+                project,
+                author,
+                clock.instant(),
+                Made.Kind.CHANGE,
+                Optional.empty(),
+                words,
+                requireReason(reason),
+                effects));
+    }
+
+    /** As above, with an id of its own and without a reason. */
+    public Made keep(UUID project, UUID author, String words, List<Effect> effects) {
+        return keep(UUID.randomUUID(), project, author, words, "", effects);
+    }
+
+    Made keepStep(UUID id, UUID author, Made.Kind kind, Made concerned, List<Effect> effects) {
+        String done = kind == Made.Kind.UNDO ? "Took back: " : "Did again: ";
+        return keep(new Made(
+                id,
+                concerned.project(),
+                author,
+                clock.instant(),
+                kind,
+                Optional.of(concerned.id()),
+                done + concerned.words(),
+                "",
+                effects));
+    }
+
+    private Made keep(Made made) {
+        StoredChange stored = new StoredChange(made);
+        made.effects().forEach(effect -> stored.add(texts.row(effect)));
+        changes.saveAndFlush(stored);
+        made.effects().stream()
+                .map(effect -> new Happened(made.project(), effect.sheet(), effect.part(), Optional.of(made.author())))
+                .distinct()
+                .forEach(events::publishEvent);
+        return made;
+    }
+
+    private static String requireReason(String reason) {
+        if (reason.length() > LONGEST_REASON) {
+            throw new IllegalArgumentException("A reason has up to " + LONGEST_REASON + " letters.");
+        }
+        return reason.strip();
+    }
+
+    /** Says why a change was made; only its author does. */
+    public void explain(UUID project, UUID change, UUID author, String reason) {
+        StoredChange explained = changes.findByIdAndProjectId(change, project).orElseThrow();
+        if (!explained.authorId().equals(author)) {
+            throw new IllegalArgumentException("Only who made a change says why.");
+        }
+        explained.explain(requireReason(reason));
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Made> find(UUID change) {
+        return changes.findById(change).map(this::made);
+    }
+
+    /** What a person can take back and do again where a sheet is worked on: whatever is about the sheet, or about the whole project. */
+    @Transactional(readOnly = true)
+    public UndoLine<UUID> lineOn(UUID project, UUID author, UUID sheet) {
+        return line(changes.findKnown(project, author, sheet, LINE_REACH));
+    }
+
+    /** What a person can take back and do again where a project is worked on: cards, lights, wardrobes, and who is on a sheet. */
+    @Transactional(readOnly = true)
+    public UndoLine<UUID> lineOf(UUID project, UUID author) {
+        return line(changes.findKnown(project, author, null, LINE_REACH));
+    }
+
+    private static UndoLine<UUID> line(List<ChangeRepository.KnownRow> known) {
+        return UndoLine.of(known.stream()
+                .map(row -> new UndoLine.Known<>(row.getChange(), row.getMade(), row.getLast(), row.getStands()))
+                .toList());
+    }
+
+    /** Of each change what was done last about it: the change itself, or the newest step that took it back or did it again. The next step takes back this, and nothing else. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Made> lastSteps(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : changes.findLastSteps(ids.toArray(UUID[]::new)).stream()
+                        .map(this::made)
+                        .collect(Collectors.toMap(step -> step.concerns().orElse(step.id()), Function.identity()));
+    }
+
+    /** What was done to a sheet or to the whole project, steps back and forth too, latest first, at the most so much. */
+    @Transactional(readOnly = true)
+    public List<Made> about(UUID project, UUID sheet, int most) {
+        return changes.findAbout(project, sheet, Limit.of(most)).stream()
+                .map(this::made)
+                .toList();
+    }
+
+    /** Every change of cards, latest first, without the steps back and forth. */
+    @Transactional(readOnly = true)
+    public List<Made> ofCards(UUID project) {
+        return changes.findOfCards(project).stream().map(this::made).toList();
+    }
+
+    /** An effect, and when it was done. */
+    public record At(Instant at, Effect effect) {}
+
+    /** Whatever was done to a sheet, in its order. */
+    @Transactional(readOnly = true)
+    public List<At> ofSheet(UUID sheet) {
+        return changes.findOfSheet(sheet).stream().map(this::at).toList();
+    }
+
+    /** Whatever was done to cards, lights and wardrobes after a moment, latest first. */
+    @Transactional(readOnly = true)
+    public List<Effect> ofProjectSince(UUID project, Instant moment) {
+        return changes.findOfProjectSince(project, moment).stream()
+                .map(effect -> texts.effect(effect.row()))
+                .toList();
+    }
+
+    /** The layer that the last cut on record left on a sheet. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> lastCut(UUID sheet) {
+        return changes.findLastCut(sheet);
+    }
+
+    /** Which of some changes were taken back and not done again. */
+    @Transactional(readOnly = true)
+    public Set<UUID> takenBack(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Set.of()
+                : changes.findLastSteps(ids.toArray(UUID[]::new)).stream()
+                        .filter(step -> step.kind() == Made.Kind.UNDO)
+                        .map(step -> step.concerns().orElseThrow())
+                        .collect(Collectors.toSet());
+    }
+
+    private At at(StoredEffect effect) {
+        return new At(effect.change().madeAt(), texts.effect(effect.row()));
+    }
+
+    private Made made(StoredChange stored) {
+        return new Made(
+                stored.getId(),
+                stored.projectId(),
+                stored.authorId(),
+                stored.madeAt(),
+                stored.kind(),
+                stored.concerns(),
+                stored.words(),
+                stored.reason(),
+                stored.effects().stream().map(texts::effect).toList());
+    }
+}

@@ -1,0 +1,13 @@
+package stillpond.app.history;
+
+/** A part of a project that pages show, and ask for again when it is another. */
+public enum Part {
+    FILLS_AND_DAMS,
+    CELLS,
+    GROUPS,
+    PAGE_FRAME,
+    /** Who is on a sheet. */
+    CAST,
+    /** Cards, lights and wardrobes. */
+    PALETTE
+}

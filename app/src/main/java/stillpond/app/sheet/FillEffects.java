@@ -1,0 +1,67 @@
+package stillpond.app.sheet;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import stillpond.app.history.Effect;
+import stillpond.app.history.EffectKind;
+import stillpond.core.fill.Change;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Swap;
+
+/** Does changes of fills again, or the other way round, on the cells that are there now. */
+@Component
+class FillEffects implements EffectKind<Effect.Filled> {
+
+    private final SheetRepository sheets;
+    private final LayerFills fills;
+    private final LayerSwaps swaps;
+
+    FillEffects(SheetRepository sheets, LayerFills fills, LayerSwaps swaps) {
+        this.sheets = sheets;
+        this.fills = fills;
+        this.swaps = swaps;
+    }
+
+    @Override
+    public Class<Effect.Filled> effects() {
+        return Effect.Filled.class;
+    }
+
+    @Override
+    public Done done(UUID project, UUID author, Effect.Filled effect) {
+        StoredSheet sheet = sheets.findById(effect.onSheet()).orElseThrow();
+        StoredLayer then = sheet.layer(effect.layer());
+        StoredLayer now = sheet.inPlaceOf(then);
+        Change wanted = then == now ? effect.change() : inTheSamePlace(effect.change(), then.asLayer(), now.asLayer());
+        List<Integer> cells = wanted.swaps().stream().map(Swap::cell).toList();
+        Change possible = fills.current(now.id(), cells).takingBack(wanted.inverse());
+        int leftAlone = wanted.swaps().size() - possible.swaps().size();
+        Change change = fills.withPresentSwatches(possible);
+        if (change.isEmpty()) {
+            return new Done(Optional.empty(), leftAlone);
+        }
+        sheet.nextRevision();
+        sheets.saveAndFlush(sheet);
+        fills.write(now.id(), change);
+        return new Done(Optional.of(new Effect.Filled(sheet.id(), now.id(), change)), leftAlone);
+    }
+
+    /** A change of another cutting of the layer, said in the cells of the present one. */
+    private Change inTheSamePlace(Change change, Layer then, Layer now) {
+        Map<Integer, Swap> translated = new LinkedHashMap<>();
+        change.swaps().stream()
+                .collect(Collectors.groupingBy(swap -> List.<Fill>of(swap.before(), swap.after())))
+                .forEach((both, group) -> {
+                    Set<Integer> cells = group.stream().map(Swap::cell).collect(Collectors.toSet());
+                    swaps.inTheSamePlace(then, cells, now)
+                            .forEach(cell -> translated.put(cell, new Swap(cell, both.get(0), both.get(1))));
+                });
+        return new Change(List.copyOf(translated.values()));
+    }
+}

@@ -1,0 +1,53 @@
+package stillpond.app.sheet;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import stillpond.app.history.Effect;
+import stillpond.app.history.EffectKind;
+import stillpond.app.history.History;
+import stillpond.core.fill.Fills;
+
+/** Puts a layer that was cut anew back in the place of the one that took its place, with what has been filled since. */
+@Component
+class RecutEffects implements EffectKind<Effect.Recut> {
+
+    private final SheetRepository sheets;
+    private final LayerFills fills;
+    private final LayerSwaps swaps;
+    private final LayerGroups groups;
+    private final History history;
+
+    RecutEffects(SheetRepository sheets, LayerFills fills, LayerSwaps swaps, LayerGroups groups, History history) {
+        this.sheets = sheets;
+        this.fills = fills;
+        this.swaps = swaps;
+        this.groups = groups;
+        this.history = history;
+    }
+
+    @Override
+    public Class<Effect.Recut> effects() {
+        return Effect.Recut.class;
+    }
+
+    /** Left alone if somebody has cut the sheet otherwise since. */
+    @Override
+    public Done done(UUID project, UUID author, Effect.Recut effect) {
+        if (!history.lastCut(effect.onSheet()).equals(Optional.of(effect.before()))) {
+            return Done.nothing();
+        }
+        StoredSheet sheet = sheets.findById(effect.onSheet()).orElseThrow();
+        StoredLayer former = sheet.layer(effect.after());
+        // Not always the one that the cut left: gaps are found later, and give the layer other cells without anybody's
+        // asking.
+        StoredLayer present = sheet.inPlaceOf(former);
+        Fills restored = swaps.restored(present.asLayer(), former.asLayer());
+        groups.carryBack(present.asLayer(), former.asLayer());
+        sheet.replace(present, former);
+        sheet.nextRevision();
+        sheets.saveAndFlush(sheet);
+        fills.write(former.id(), fills.worn(former.id()).becoming(restored));
+        return Done.all(new Effect.Recut(sheet.id(), present.id(), former.id()));
+    }
+}
