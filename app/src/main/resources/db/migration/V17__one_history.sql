@@ -94,7 +94,8 @@ select c.id, 0,
 from sheet_change c
 left join sheet_change recut on recut.id = c.concerns and recut.kind = 'RECUT';
 
--- What a removed swatch was worn by was kept apart from the change that removed it.
+-- What a removed swatch was worn by was kept apart from the change that removed it, for every layer that there ever was; what counts is the
+-- one that stood on the sheet at that time.
 insert into effect (change_id, position, kind, sheet_id, layer_id, cells, before, after)
 select r.change_id, row_number() over (partition by r.change_id order by l.sheet_id, l.id), 'FILLED', l.sheet_id, l.id,
        array_agg(r.cell order by r.cell),
@@ -108,8 +109,14 @@ select r.change_id, row_number() over (partition by r.change_id order by l.sheet
            end order by r.cell)
 from rewear r
 join palette_change p on p.id = r.change_id and p.undone_at is null
-join layer l on l.id = r.layer_id and l.is_current
+join layer l on l.id = r.layer_id
 join swatch s on s.id = r.swatch_id
+where l.id = coalesce(
+    (select c.layer_id from sheet_change c
+     where c.sheet_id = l.sheet_id and c.made_at <= p.made_at order by c.revision desc limit 1),
+    (select coalesce(c.replaced, c.layer_id) from sheet_change c
+     where c.sheet_id = l.sheet_id order by c.revision limit 1),
+    (select o.id from layer o where o.sheet_id = l.sheet_id and o.is_current order by o.position limit 1))
 group by r.change_id, l.sheet_id, l.id;
 
 insert into effect (change_id, position, kind, cells, before, after)

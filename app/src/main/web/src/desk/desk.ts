@@ -1,4 +1,5 @@
 import alpine from "@alpinejs/csp";
+import { atom } from "nanostores";
 import { byId } from "../shared/dom";
 import { call, Refusal } from "../shared/http";
 import { registerMenu } from "../shared/menu";
@@ -99,7 +100,8 @@ async function open(): Promise<void> {
   const lookOnly = () => SMALL_SCREEN.matches;
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
   byId("help").addEventListener("click", showKeys);
-  const crop = new Crop(regions, ink, fills);
+  const presentInk = atom(ink);
+  const crop = new Crop(regions, presentInk, fills);
   const drawer = new GapsDrawer(path, regions, fills, work, hand, view, overlay, crop, () =>
     column.toggle("gaps"),
   );
@@ -117,7 +119,7 @@ async function open(): Promise<void> {
     [byId<HTMLCanvasElement>("present-picture"), byId<HTMLCanvasElement>("map-picture")],
     fills,
   );
-  const newCells = new NewCells(path, layer, fills, regions, view, work, hand, small);
+  const newCells = new NewCells(path, layer, presentInk, fills, regions, view, work, hand, small);
   work.cutAnew.listen(() => void newCells.takeOver());
   work.became = {
     GROUPS: () => void groups.load(),
@@ -215,7 +217,7 @@ async function open(): Promise<void> {
   showMap(view);
   showHelp(hand);
 
-  new InkPanel(path, state.sheet, view, ink, layer.inkSettings);
+  new InkPanel(path, state.sheet, view, presentInk, layer.inkSettings);
   showLost(state.sheet, fills, view);
 
   waitUntilSharp(

@@ -3,6 +3,7 @@ package stillpond.browser;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
 import stillpond.core.colour.Adjustment;
@@ -88,14 +89,13 @@ public final class Colours {
     /** Null if there are no others. */
     @JSExport
     public static @Nullable Nearest nearest(String hex, String[] others) {
-        Nearest nearest = null;
-        for (int i = 0; i < others.length; i++) {
-            double difference = difference(hex, others[i]);
-            if (nearest == null || difference < nearest.difference()) {
-                nearest = new Nearest(i, difference, difference < Ciede2000.HARD_TO_TELL);
-            }
+        OptionalInt place = Snap.nearest(
+                Srgb.ofHex(hex), Arrays.stream(others).map(Srgb::ofHex).toList());
+        if (place.isEmpty()) {
+            return null;
         }
-        return nearest;
+        double difference = difference(hex, others[place.getAsInt()]);
+        return new Nearest(place.getAsInt(), difference, difference < Ciede2000.HARD_TO_TELL);
     }
 
     /**

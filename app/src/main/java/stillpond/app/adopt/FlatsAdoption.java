@@ -85,7 +85,7 @@ class FlatsAdoption {
      */
     record MixedPlace(UUID fill, double x, double y) {}
 
-    /** @throws IllegalArgumentException with a message for the user; then nothing is changed */
+    /** @throws Refusal; then nothing is changed */
     Adopted adopt(UUID project, UUID sheetId, UUID author, byte[] file) {
         Sheet sheet = sheets.get(project, sheetId);
         return pictureFiles.with(

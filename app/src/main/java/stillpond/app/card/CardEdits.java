@@ -16,6 +16,7 @@ import stillpond.app.history.Made;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.WornSwatches;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.palette.Card;
@@ -53,11 +54,11 @@ class CardEdits {
      * Makes edits as one change, with what sheets wear in the place of swatches that they remove.
      *
      * @param reason for the history; may be empty
-     * @throws IllegalArgumentException with a message for the user; nothing is changed then
+     * @throws Refusal; nothing is changed then
      */
     Made make(UUID project, UUID author, List<EditMessage> messages, String reason) {
         if (messages.isEmpty()) {
-            throw new IllegalArgumentException("No change was named.");
+            throw new Refusal("No change was named.");
         }
         List<Effect> effects = new ArrayList<>();
         String words = edit(project, author, messages, effects);
@@ -67,7 +68,7 @@ class CardEdits {
     /**
      * Makes edits, and lays what is made of the swatches that they add, as one change.
      *
-     * @throws IllegalArgumentException with a message for the user; nothing is changed then
+     * @throws Refusal; nothing is changed then
      */
     Made makeAndLay(
             UUID project,
@@ -142,14 +143,15 @@ class CardEdits {
         if (removal.instead() == null || removal.instead().equals("none")) {
             return Optional.empty();
         }
-        UUID other = UUID.fromString(removal.instead());
+        UUID other = Refusal.unlessRead(
+                "'" + removal.instead() + "' is the number of no swatch.", () -> UUID.fromString(removal.instead()));
         if (!after.has(other)) {
-            throw new IllegalArgumentException("What is to be worn instead is on no card. Nothing was changed.");
+            throw new Refusal("What is to be worn instead is on no card. Nothing was changed.");
         }
         return Optional.of(other);
     }
 
-    /** @throws IllegalArgumentException with a message for the user if the edits cannot be made */
+    /** @throws Refusal if the edits cannot be made */
     @Transactional(readOnly = true)
     public Outlook outlook(UUID project, List<EditMessage> messages) {
         Palette before = palettes.of(project);

@@ -3,6 +3,7 @@ package stillpond.app.card;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Paint;
@@ -61,7 +62,7 @@ record EditMessage(
                         .id();
     }
 
-    /** @throws IllegalArgumentException with a message for the user */
+    /** @throws Refusal */
     PaletteEdit asEdit(Palette palette) {
         return switch (kind) {
             case ADD_CARD ->
@@ -86,8 +87,7 @@ record EditMessage(
     }
 
     private Swatch changed(Palette palette) {
-        Swatch now = palette.swatch(swatch)
-                .orElseThrow(() -> new IllegalArgumentException("This swatch is not there any more."));
+        Swatch now = palette.swatch(swatch).orElseThrow(() -> new Refusal("This swatch is not there any more."));
         return new Swatch(
                 now.id(),
                 or(name, now.name()).strip(),
@@ -119,8 +119,8 @@ record EditMessage(
     }
 
     private static Tie shift(UUID source, Srgb wanted, Palette palette) {
-        Srgb from = palette.colourOf(source)
-                .orElseThrow(() -> new IllegalArgumentException("The swatch to follow is not there any more."));
+        Srgb from =
+                palette.colourOf(source).orElseThrow(() -> new Refusal("The swatch to follow is not there any more."));
         return Tie.Shift.between(from, wanted);
     }
 
@@ -130,7 +130,7 @@ record EditMessage(
 
     private static String given(String text) {
         if (text == null || text.isBlank()) {
-            throw new IllegalArgumentException("A name or a colour is missing.");
+            throw new Refusal("A name or a colour is missing.");
         }
         return text.strip();
     }

@@ -23,6 +23,7 @@ import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
@@ -142,7 +143,7 @@ class HistoryController {
             }
             model.addAttribute("parts", parts);
             model.addAttribute("tried", tried);
-        } catch (IllegalArgumentException refusal) {
+        } catch (Refusal refusal) {
             model.addAttribute("refusal", refusal.getMessage());
         }
     }

@@ -14,6 +14,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.sheet.Planes;
+import stillpond.core.Refusal;
 import stillpond.core.colour.PrintCondition;
 
 /** The print condition that the colours of a project are judged by: an ICC profile brought in for it, or else that of this machine. */
@@ -40,7 +41,7 @@ class Press {
     private static Optional<PrintCondition> read(Path profile) {
         try {
             return Optional.of(PrintCondition.of(Files.readAllBytes(profile)));
-        } catch (IOException | IllegalArgumentException e) {
+        } catch (IOException | Refusal e) {
             LOG.warn("No print condition: {} could not be used ({})", profile, e.getMessage());
             return Optional.empty();
         }
@@ -60,7 +61,7 @@ class Press {
         return chosen(project).map(Chosen::title).orElse(otherwise.isPresent() ? OF_THIS_MACHINE : "none");
     }
 
-    /** @throws IllegalArgumentException with a message for the user if it is no profile of printing inks; the condition stays as it is */
+    /** @throws Refusal if it is no profile of printing inks; the condition stays as it is */
     void choose(UUID project, String title, byte[] profile) {
         PrintCondition.of(profile);
         jdbc.sql("""

@@ -18,6 +18,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
@@ -83,7 +84,7 @@ class ProposalController {
             CardEdits.Outlook outlook = edits.outlook(project, proposal.edits());
             return new ProposalView(
                     proposal, author, answeredBy, swaps(outlook, palette), outlook, tried(outlook), null);
-        } catch (IllegalArgumentException refusal) {
+        } catch (Refusal refusal) {
             return new ProposalView(proposal, author, answeredBy, List.of(), null, List.of(), refusal.getMessage());
         }
     }
@@ -114,7 +115,7 @@ class ProposalController {
         try {
             proposals.take(project, proposal, person.id());
             told.addFlashAttribute("said", "Taken, on every sheet.");
-        } catch (IllegalArgumentException refusal) {
+        } catch (Refusal refusal) {
             told.addFlashAttribute("said", refusal.getMessage());
         }
         return BACK;
@@ -136,7 +137,7 @@ class ProposalController {
         boolean isOwn = proposals.of(project).stream()
                 .anyMatch(each -> each.id().equals(proposal) && each.author().equals(person.id()));
         if (!isOwn) {
-            throw new IllegalArgumentException("Only who made a proposal withdraws it.");
+            throw new Refusal("Only who made a proposal withdraws it.");
         }
         proposals.answer(project, proposal, person.id(), Proposals.State.WITHDRAWN, "");
         return BACK;

@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.account.Accounts;
+import stillpond.core.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Changes of cards that colourists ask the lead for. */
@@ -52,11 +53,10 @@ class Proposals {
             UUID answeredBy,
             String answer) {}
 
-    /** @throws IllegalArgumentException with a message for the user if no reason is given */
+    /** @throws Refusal if no reason is given */
     void make(UUID project, UUID author, String reason, List<EditMessage> edits) {
         if (reason == null || reason.isBlank() || reason.length() > LONGEST_REASON) {
-            throw new IllegalArgumentException(
-                    "A proposal says why, in up to " + LONGEST_REASON + " letters. Nothing was sent.");
+            throw new Refusal("A proposal says why, in up to " + LONGEST_REASON + " letters. Nothing was sent.");
         }
         jdbc.sql("""
                         insert into proposal (id, project_id, author_id, made_at, reason, edits, state)
@@ -85,7 +85,7 @@ class Proposals {
     /**
      * Makes what was proposed, on the lead's account.
      *
-     * @throws IllegalArgumentException with a message for the user if it cannot be made any more; then it stays open
+     * @throws Refusal if it cannot be made any more; then it stays open
      */
     void take(UUID project, UUID proposal, UUID lead) {
         Proposal taken = answer(project, proposal, lead, State.TAKEN, "");
@@ -97,18 +97,17 @@ class Proposals {
      * Answers an open proposal, or withdraws it.
      *
      * @return it, as it was proposed
-     * @throws IllegalArgumentException with a message for the user if it was answered before
+     * @throws Refusal if it was answered before
      */
     Proposal answer(UUID project, UUID proposal, UUID person, State state, String answer) {
         if (answer.length() > LONGEST_REASON) {
-            throw new IllegalArgumentException(
-                    "An answer has up to " + LONGEST_REASON + " letters. Nothing was changed.");
+            throw new Refusal("An answer has up to " + LONGEST_REASON + " letters. Nothing was changed.");
         }
         Proposal open = query("project_id = :project and id = :id for update", proposal, Optional.of(project)).stream()
                 .findFirst()
                 .orElseThrow();
         if (open.state() != State.OPEN) {
-            throw new IllegalArgumentException("This proposal was answered before.");
+            throw new Refusal("This proposal was answered before.");
         }
         jdbc.sql("update proposal set state = ?, answered_by = ?, answered_at = ?, answer = ? where id = ?")
                 .params(state.name(), person, Timestamp.from(clock.instant()), answer.strip(), proposal)

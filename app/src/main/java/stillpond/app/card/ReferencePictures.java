@@ -15,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.reading.PictureFiles;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Planes;
+import stillpond.core.Refusal;
 import stillpond.core.colour.ColourNames;
 import stillpond.core.colour.PictureColours;
 import stillpond.core.colour.Srgb;
@@ -114,7 +115,7 @@ public class ReferencePictures {
     public Optional<Srgb> mean(UUID project, UUID id, int x, int y, int radiusPx) {
         Picture picture = decoded(get(project, id));
         if (x < 0 || y < 0 || x >= picture.widthPx() || y >= picture.heightPx() || radiusPx < 0 || radiusPx > 500) {
-            throw new IllegalArgumentException("This place is beside the picture.");
+            throw new Refusal("This place is beside the picture.");
         }
         return PictureColours.mean(picture.argb(), picture.widthPx(), x, y, radiusPx);
     }
@@ -131,7 +132,7 @@ public class ReferencePictures {
 
     void keep(UUID project, UUID picture, List<Sample> samples) {
         if (samples.size() > MOST_SAMPLES) {
-            throw new IllegalArgumentException("A picture keeps up to " + MOST_SAMPLES + " samples.");
+            throw new Refusal("A picture keeps up to " + MOST_SAMPLES + " samples.");
         }
         get(project, picture).keep(json.writeValueAsString(samples));
     }

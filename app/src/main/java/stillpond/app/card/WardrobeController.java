@@ -17,6 +17,7 @@ import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Wardrobe;
@@ -92,7 +93,7 @@ class WardrobeController {
             @RequestBody PartMessage message,
             @AuthenticationPrincipal SignedIn person) {
         if (message.swatch() == null) {
-            throw new IllegalArgumentException("No part was named. Nothing was changed.");
+            throw new Refusal("No part was named. Nothing was changed.");
         }
         change(
                 project,

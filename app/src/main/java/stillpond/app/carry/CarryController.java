@@ -16,6 +16,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
 
 /** Carry, as the desk asks for it. */
@@ -75,7 +76,7 @@ class CarryController {
         Sheet source = sheets.get(project, message.source());
         Fill fill = Fill.ofText(message.fill());
         if (!palettes.of(project).hasAll(fill.swatches())) {
-            throw new IllegalArgumentException("This swatch is on none of the project's cards.");
+            throw new Refusal("This swatch is on none of the project's cards.");
         }
         // A source cut anew meanwhile has other cells: then there is nothing to learn.
         boolean isOfSource = source.layers().stream()

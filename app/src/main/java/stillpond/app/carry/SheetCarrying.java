@@ -21,6 +21,7 @@ import stillpond.app.sheet.Progress;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 import stillpond.core.carry.Carry;
 import stillpond.core.carry.Drawing;
 import stillpond.core.cell.Cell;
@@ -184,7 +185,7 @@ class SheetCarrying {
             ChangeOutcome outcome = changes.make(
                     target, author, new ChangeRequest.Lay(UUID.randomUUID(), proposals.layer(), fillByCell));
             if (outcome instanceof ChangeOutcome.Refused refused) {
-                throw new IllegalArgumentException(refused.reason());
+                throw new Refusal(refused.reason());
             }
         }
         return new Laid(sure, proposals.proposals().size() - sure);

@@ -19,6 +19,7 @@ import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.SheetParts;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
+import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
 import stillpond.core.ledger.PartsOnSheet;
 import stillpond.core.ledger.PartsTable;
@@ -116,7 +117,7 @@ class Comparing {
     public int replaceStrangers(UUID project, UUID person, Stranger stranger, UUID by) {
         Palette palette = palettes.of(project);
         if (!palette.has(by)) {
-            throw new IllegalArgumentException("What is to be worn instead is on no card. Nothing was changed.");
+            throw new Refusal("What is to be worn instead is on no card. Nothing was changed.");
         }
         List<Sheet> all = sheets.inProject(project);
         List<PartsOnSheet> worn = parts.of(all, palette);

@@ -23,6 +23,7 @@ import stillpond.app.history.Steps;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 
 /** A sheet before and after: whatever changed between two moments, be it fills, cards, lights or wardrobes. */
 @Controller
@@ -114,7 +115,7 @@ class MomentsController {
         sheets.get(project, sheet);
         try {
             told.addFlashAttribute("said", "Taken back: " + steps.undo(project, person.id(), change) + ".");
-        } catch (IllegalArgumentException refusal) {
+        } catch (Refusal refusal) {
             told.addFlashAttribute("said", refusal.getMessage());
         }
         return "redirect:/projects/" + project + "/compare/moments?sheet=" + sheet;

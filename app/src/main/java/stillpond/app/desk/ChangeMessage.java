@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.UUID;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.UnfitChange;
+import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamState;
 
@@ -32,13 +33,13 @@ record ChangeMessage(
 
     /**
      * @throws UnfitChange if a field is missing or makes no sense
-     * @throws IllegalArgumentException if it does not even have an id
+     * @throws Refusal if it does not even have an id
      */
     ChangeRequest asRequest() {
         require("id", id);
         try {
             return asRequestOfItsKind();
-        } catch (IllegalArgumentException problem) {
+        } catch (Refusal problem) {
             throw new UnfitChange(id, problem.getMessage());
         }
     }
@@ -54,7 +55,7 @@ record ChangeMessage(
                         reach == null ? OptionalDouble.empty() : OptionalDouble.of(reach));
             case "undo" -> new ChangeRequest.Undo(id, require("concerns", concerns));
             case "redo" -> new ChangeRequest.Redo(id, require("concerns", concerns));
-            default -> throw new IllegalArgumentException("A change is lay, dam, undo or redo, not '" + kind + "'.");
+            default -> throw new Refusal("A change is lay, dam, undo or redo, not '" + kind + "'.");
         };
     }
 
@@ -69,7 +70,7 @@ record ChangeMessage(
 
     private static <T> T require(String field, T value) {
         if (value == null) {
-            throw new IllegalArgumentException("A change needs its " + field + ".");
+            throw new Refusal("A change needs its " + field + ".");
         }
         return value;
     }

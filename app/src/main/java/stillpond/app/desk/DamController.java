@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.HandDams;
 import stillpond.app.sheet.SheetGaps;
+import stillpond.core.Refusal;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Gap;
 import stillpond.core.gap.Point;
@@ -93,7 +94,7 @@ class DamController {
 
     private static void requireLine(List<Point> line) {
         if (line.size() < 2 || line.size() > MOST_POINTS) {
-            throw new IllegalArgumentException("A line has 2 to " + MOST_POINTS + " points, not " + line.size() + ".");
+            throw new Refusal("A line has 2 to " + MOST_POINTS + " points, not " + line.size() + ".");
         }
     }
 }

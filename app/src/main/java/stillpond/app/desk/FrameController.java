@@ -13,6 +13,7 @@ import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.PageFrames;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 import stillpond.core.cell.Box;
 
 /** The page frame of the sheet on the desk. */
@@ -42,7 +43,7 @@ class FrameController {
             int right = Math.min(layer.widthPx(), x + width);
             int bottom = Math.min(layer.heightPx(), y + height);
             if (right <= left || bottom <= top) {
-                throw new IllegalArgumentException("The page frame must lie on the sheet. It stays as it was.");
+                throw new Refusal("The page frame must lie on the sheet. It stays as it was.");
             }
             return new Box(left, top, right, bottom);
         }

@@ -18,6 +18,7 @@ import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LayerGroups;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 import stillpond.core.fill.Fills;
 import stillpond.core.ledger.CellGroup;
 import stillpond.core.ledger.CellGroups;
@@ -91,7 +92,7 @@ class GroupController {
         return switch (message.act()) {
             case MAKE -> {
                 if (message.cells() == null || !sheet.frontLayer().hasCells(message.cells())) {
-                    throw new IllegalArgumentException("The line art has no such regions any more.");
+                    throw new Refusal("The line art has no such regions any more.");
                 }
                 yield all -> all.making(UUID.randomUUID(), message.name(), message.cells());
             }

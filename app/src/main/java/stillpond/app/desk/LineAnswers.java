@@ -11,6 +11,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import stillpond.app.sheet.HandDams;
+import stillpond.core.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Answers a line drawn by hand in two lines of JSON: what it has cut at once, and that it is stored when it is. */
@@ -47,7 +48,7 @@ class LineAnswers {
                 throw e;
             }
             LOG.warn("A line that was drawn could not be stored", e);
-            String reason = e instanceof IllegalArgumentException ? e.getMessage() : "The line could not be stored.";
+            String reason = e instanceof Refusal ? e.getMessage() : "The line could not be stored.";
             tell(response, new Stored(false, reason));
         }
     }

@@ -2,6 +2,7 @@ package stillpond.app.history;
 
 import java.util.Optional;
 import java.util.UUID;
+import stillpond.core.Refusal;
 
 /**
  * Knows how effects of one kind are done. There is one for each kind, where what it changes is kept.
@@ -16,7 +17,7 @@ public interface EffectKind<E extends Effect> {
      * Does an effect, as far as it is still possible: what is not as the effect says it was before has been changed since, and is left alone. The rows that
      * it changes are locked already.
      *
-     * @throws IllegalArgumentException with a message for the user if it cannot be done at all
+     * @throws Refusal if it cannot be done at all
      */
     Done done(UUID project, UUID author, E effect);
 

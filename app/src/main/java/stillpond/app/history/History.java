@@ -15,6 +15,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.core.Refusal;
 import stillpond.core.history.UndoLine;
 
 /** The log of everything that is done in projects, written within the transaction of whoever does it. */
@@ -54,7 +55,7 @@ public class History {
      * @param id of the change
      * @param words what it was, for people
      * @param reason why, in the author's words; may be empty
-     * @throws IllegalArgumentException with a message for the user if the reason is too long
+     * @throws Refusal if the reason is too long
      */
     public Made keep(UUID id, UUID project, UUID author, String words, String reason, List<Effect> effects) {
         return keep(new Made(
@@ -101,7 +102,7 @@ public class History {
 
     private static String requireReason(String reason) {
         if (reason.length() > LONGEST_REASON) {
-            throw new IllegalArgumentException("A reason has up to " + LONGEST_REASON + " letters.");
+            throw new Refusal("A reason has up to " + LONGEST_REASON + " letters.");
         }
         return reason.strip();
     }
@@ -110,7 +111,7 @@ public class History {
     public void explain(UUID project, UUID change, UUID author, String reason) {
         StoredChange explained = changes.findByIdAndProjectId(change, project).orElseThrow();
         if (!explained.authorId().equals(author)) {
-            throw new IllegalArgumentException("Only who made a change says why.");
+            throw new Refusal("Only who made a change says why.");
         }
         explained.explain(requireReason(reason));
     }

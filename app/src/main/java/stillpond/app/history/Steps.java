@@ -11,6 +11,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.core.Refusal;
 
 /** Takes changes back and does them again, whatever they are and in whatever order; what somebody has changed since is left alone. */
 @Service
@@ -64,12 +65,12 @@ public class Steps {
      * Takes back the author's latest change of those about the whole project.
      *
      * @return what was done, in words
-     * @throws IllegalArgumentException with a message for the user if there is none or it cannot be taken back
+     * @throws Refusal if there is none or it cannot be taken back
      */
     public String undoNext(UUID project, UUID author) {
         UUID change = next(project, author)
                 .map(Made::id)
-                .orElseThrow(() -> new IllegalArgumentException("There is no change of yours to take back."));
+                .orElseThrow(() -> new Refusal("There is no change of yours to take back."));
         return undo(project, author, change);
     }
 
@@ -77,7 +78,7 @@ public class Steps {
      * Takes back any change of the author's. If nothing of it can be, it stands as before, and can be once whoever changed it since has taken that back.
      *
      * @return what was done, in words
-     * @throws IllegalArgumentException with a message for the user if it cannot be taken back
+     * @throws Refusal if it cannot be taken back
      * @throws java.util.NoSuchElementException if there is no such change
      */
     public String undo(UUID project, UUID author, UUID change) {
@@ -87,11 +88,11 @@ public class Steps {
         lockFor(project, List.of(change), List.of());
         Outcome outcome = step(project, author, UUID.randomUUID(), Made.Kind.UNDO, change);
         if (outcome instanceof Refused refused) {
-            throw new IllegalArgumentException(refused.reason());
+            throw new Refusal(refused.reason());
         }
         Stepped stepped = (Stepped) outcome;
         if (stepped.made().effects().isEmpty() && stepped.leftAlone().isPresent()) {
-            throw new IllegalArgumentException(stepped.leftAlone().get());
+            throw new Refusal(stepped.leftAlone().get());
         }
         return stepped.leftAlone().map(left -> made.words() + ". " + left).orElse(made.words());
     }
@@ -102,7 +103,7 @@ public class Steps {
      *
      * @param id of the step
      * @param concerns a change of the author's
-     * @throws IllegalArgumentException with a message for the user if what would be left does not hold together
+     * @throws Refusal if what would be left does not hold together
      */
     public Outcome step(UUID project, UUID author, UUID id, Made.Kind kind, UUID concerns) {
         Optional<Made> concerned = history.find(concerns)

@@ -22,6 +22,7 @@ import stillpond.app.project.Projects;
 import stillpond.app.sheet.Replacing;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.WornSwatches;
+import stillpond.core.Refusal;
 import stillpond.core.ledger.NearSwatches;
 import stillpond.core.palette.Palette;
 
@@ -54,7 +55,7 @@ class FindController {
             @RequestParam(defaultValue = "0") double within,
             Model model) {
         if (!(within >= 0 && within <= MOST_APART)) {
-            throw new IllegalArgumentException("Colours are found up to a difference of 20.");
+            throw new Refusal("Colours are found up to a difference of 20.");
         }
         Palette palette = palettes.of(project);
         List<UUID> meant = swatch.filter(palette::has)

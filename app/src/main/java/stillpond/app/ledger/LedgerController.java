@@ -17,6 +17,7 @@ import stillpond.app.palette.CardView.SwatchView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.WornSwatches;
+import stillpond.core.Refusal;
 import stillpond.core.ledger.ColourOrder;
 import stillpond.core.ledger.NearTwins;
 
@@ -64,7 +65,7 @@ class LedgerController {
             @RequestParam(defaultValue = "2.3") double threshold,
             Model model) {
         if (!(threshold > 0 && threshold <= 20)) {
-            throw new IllegalArgumentException("Twins are found up to a difference of 20.");
+            throw new Refusal("Twins are found up to a difference of 20.");
         }
         List<Row> rows = rows(project, scene);
         model.addAttribute("project", projects.get(project));

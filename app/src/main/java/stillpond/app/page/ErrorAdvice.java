@@ -5,6 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Objects;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.core.NestedExceptionUtils;
@@ -12,8 +15,11 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.util.unit.DataSize;
 import org.springframework.validation.FieldError;
+import org.springframework.web.ErrorResponse;
 import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
@@ -28,6 +34,7 @@ import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.ModelAndView;
 import stillpond.app.project.NotAllowed;
+import stillpond.core.Refusal;
 import stillpond.core.exchange.UnreadableCards;
 import stillpond.core.format.UnreadableFile;
 import tools.jackson.core.exc.StreamConstraintsException;
@@ -37,6 +44,9 @@ import tools.jackson.core.exc.StreamConstraintsException;
 class ErrorAdvice {
 
     private static final String NOT_HERE = "There is nothing at this address, or you are not a member of its project.";
+
+    private static final int FAULT_DIGITS = 8;
+    private static final Logger LOG = LoggerFactory.getLogger(ErrorAdvice.class);
 
     private final DataSize maxFile;
 
@@ -111,9 +121,26 @@ class ErrorAdvice {
         return answer(request, HttpStatus.FORBIDDEN, problem.getMessage());
     }
 
-    @ExceptionHandler(IllegalArgumentException.class)
-    Object badArgument(IllegalArgumentException problem, HttpServletRequest request) {
-        return answer(request, HttpStatus.BAD_REQUEST, problem.getMessage());
+    @ExceptionHandler(Refusal.class)
+    Object refused(Refusal refusal, HttpServletRequest request) {
+        return answer(request, HttpStatus.BAD_REQUEST, refusal.getMessage());
+    }
+
+    /** What nobody foresaw: people are told a number, under which we find what happened. */
+    @ExceptionHandler(RuntimeException.class)
+    Object fault(RuntimeException fault, HttpServletRequest request) {
+        boolean isForOthers = fault instanceof ErrorResponse
+                || fault instanceof AccessDeniedException
+                || fault instanceof AuthenticationException;
+        if (isForOthers) {
+            throw fault;
+        }
+        String number = UUID.randomUUID().toString().substring(0, FAULT_DIGITS);
+        LOG.error("Fault {} at {}", number, request.getRequestURI(), fault);
+        return answer(
+                request,
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong here, and nothing was changed. It is noted under the number " + number + ".");
     }
 
     @ExceptionHandler({HttpMessageNotReadableException.class, HttpMediaTypeNotSupportedException.class})

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import org.springframework.core.convert.converter.Converter;
 import org.springframework.stereotype.Component;
+import stillpond.core.Refusal;
 
 /** Reads a moment of an address (ISO 8601), of the years that a database and a calendar both know. */
 @Component
@@ -20,7 +21,7 @@ class Moment implements Converter<String, Instant> {
         }
         Instant moment = Instant.parse(text);
         if (moment.isBefore(FIRST) || moment.isAfter(LAST)) {
-            throw new IllegalArgumentException("This moment is too far away to look at.");
+            throw new Refusal("This moment is too far away to look at.");
         }
         return moment;
     }

@@ -19,6 +19,7 @@ import stillpond.app.history.Made;
 import stillpond.app.project.ProjectStarted;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
+import stillpond.core.Refusal;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.CardsChange;
 import stillpond.core.palette.Locks;
@@ -64,7 +65,7 @@ public class Palettes implements EffectKind<Effect.Cards> {
      * Makes edits, in their order, as one change.
      *
      * @param reason for the history; may be empty
-     * @throws IllegalArgumentException with a message for the user; then nothing is changed
+     * @throws Refusal; then nothing is changed
      * @throws stillpond.app.project.NotAllowed if the author would change what a locked card holds, and may not
      */
     public Made change(UUID project, UUID author, List<PaletteEdit> edits, String reason) {
@@ -81,7 +82,7 @@ public class Palettes implements EffectKind<Effect.Cards> {
      * Makes edits, in their order, as a part of a change that the caller keeps; no sheet is locked yet, or the project is.
      *
      * @param instead for swatches that they remove: what is worn in their place, where it is not nothing
-     * @throws IllegalArgumentException with a message for the user; then nothing is changed
+     * @throws Refusal; then nothing is changed
      * @throws stillpond.app.project.NotAllowed if the author would change what a locked card holds, and may not
      */
     public Effect.Cards edit(UUID project, UUID author, List<PaletteEdit> edits, Map<UUID, UUID> instead) {
@@ -191,7 +192,7 @@ public class Palettes implements EffectKind<Effect.Cards> {
     /** Pages make ids of their own for what is new; one that another project has is not new. */
     private static void requireOwn(int written) {
         if (written == 0) {
-            throw new IllegalArgumentException("This number is taken by something else. Nothing was changed.");
+            throw new Refusal("This number is taken by something else. Nothing was changed.");
         }
     }
 }

@@ -57,7 +57,7 @@ public class Stagings implements EffectKind<Effect.Staged> {
      * Changes it, as one change; nothing is kept if it is the same after it.
      *
      * @param words what is done, for the history
-     * @throws IllegalArgumentException with a message for the user; then nothing is changed
+     * @throws Refusal; then nothing is changed
      */
     public void change(UUID project, UUID author, String words, UnaryOperator<Staging> by) {
         stage(project, by).ifPresent(effect -> history.keep(project, author, words, List.of(effect)));
@@ -67,7 +67,7 @@ public class Stagings implements EffectKind<Effect.Staged> {
      * Changes it as a part of a change that the caller keeps; no sheet is locked yet, or the project is.
      *
      * @return empty if it is the same after it
-     * @throws IllegalArgumentException with a message for the user; then nothing is changed
+     * @throws Refusal; then nothing is changed
      */
     public Optional<Effect.Staged> stage(UUID project, UnaryOperator<Staging> by) {
         history.lockProject(project);

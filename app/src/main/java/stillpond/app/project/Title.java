@@ -1,5 +1,7 @@
 package stillpond.app.project;
 
+import stillpond.core.Refusal;
+
 /** The rule for titles that people type. */
 public final class Title {
 
@@ -7,14 +9,14 @@ public final class Title {
 
     private Title() {}
 
-    /** @throws IllegalArgumentException for the user to read */
+    /** @throws Refusal for the user to read */
     public static String of(String what, String typed) {
         String title = typed == null ? "" : typed.strip();
         if (title.isEmpty()) {
-            throw new IllegalArgumentException("Give the " + what + " a title.");
+            throw new Refusal("Give the " + what + " a title.");
         }
         if (title.length() > MAX_LENGTH) {
-            throw new IllegalArgumentException("A title has up to " + MAX_LENGTH + " characters.");
+            throw new Refusal("A title has up to " + MAX_LENGTH + " characters.");
         }
         return title;
     }

@@ -12,6 +12,7 @@ import stillpond.app.history.Effect;
 import stillpond.app.history.Happened;
 import stillpond.app.history.History;
 import stillpond.app.history.Part;
+import stillpond.core.Refusal;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.fill.Fill;
@@ -59,14 +60,13 @@ class LayerCuts {
      *
      * @param before the sheet that the line art was made for
      * @return the fills that found no place
-     * @throws IllegalArgumentException if somebody else has cut the sheet anew in between
+     * @throws Refusal if somebody else has cut the sheet anew in between
      */
     List<Recuts.LostFill> recut(Sheet before, UUID author, LineArt lineArt, byte[] source) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (!old.isCurrent()) {
-            throw new IllegalArgumentException(
-                    "Somebody else has analysed this sheet anew just now; look at that first.");
+            throw new Refusal("Somebody else has analysed this sheet anew just now; look at that first.");
         }
         StoredLayer fresh = replace(sheet, old, lineArt, source);
         MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
@@ -110,7 +110,7 @@ class LayerCuts {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (!old.isCurrent()) {
-            throw new IllegalArgumentException(SheetChanges.ANALYSED_ANEW);
+            throw new Refusal(SheetChanges.ANALYSED_ANEW);
         }
         StoredLayer fresh = old.splitInto(id, SplitPlanes.of(parted.openings(), ink, planes));
         sheet.replace(old, fresh);

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.reading.PictureFiles;
+import stillpond.core.Refusal;
 import stillpond.core.format.MotifReader;
 import stillpond.core.format.OwnMotifs;
 import stillpond.core.render.Motif;
@@ -90,7 +91,7 @@ public class ProjectMotifs {
                 .query(Integer.class)
                 .single();
         if (present >= MOST) {
-            throw new IllegalArgumentException("A project keeps up to " + MOST + " patterns of its own.");
+            throw new Refusal("A project keeps up to " + MOST + " patterns of its own.");
         }
         UUID id = UUID.randomUUID();
         String title = FileTitle.of(fileName);

@@ -14,6 +14,7 @@ import stillpond.app.history.History;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
+import stillpond.core.Refusal;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.Regions;
@@ -47,7 +48,7 @@ public class Replacing {
      * Lets whatever wears one of some swatches wear another, everywhere or nowhere.
      *
      * @param scope sheets of the project
-     * @throws IllegalArgumentException if a sheet does not take the change; then nothing is changed anywhere
+     * @throws Refusal if a sheet does not take the change; then nothing is changed anywhere
      * @throws stillpond.app.project.NotAllowed if what is worn is on a locked card, and the author may not replace it
      */
     public Replaced replace(UUID project, List<Sheet> scope, UUID author, Set<UUID> worn, UUID by) {

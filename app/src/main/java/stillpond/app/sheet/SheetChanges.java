@@ -16,6 +16,7 @@ import stillpond.app.history.History;
 import stillpond.app.history.Made;
 import stillpond.app.history.Steps;
 import stillpond.app.palette.Palettes;
+import stillpond.core.Refusal;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamChange;
@@ -88,7 +89,7 @@ public class SheetChanges {
         StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
         try {
             return makeOn(sheet, author, request);
-        } catch (IllegalArgumentException problem) {
+        } catch (Refusal problem) {
             throw new UnfitChange(request.id(), problem.getMessage());
         }
     }
@@ -135,13 +136,13 @@ public class SheetChanges {
      * Lays fills as a part of a change that the caller keeps; everything that the change is about is locked already.
      *
      * @return empty if there was nothing to change
-     * @throws IllegalArgumentException with a message for the user if the sheet does not take them
+     * @throws Refusal if the sheet does not take them
      */
     public Optional<Effect.Filled> lay(UUID sheetId, UUID layer, Map<Integer, Fill> fillByCell) {
         StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
         ChangeRequest.Lay lay = new ChangeRequest.Lay(UUID.randomUUID(), layer, fillByCell);
         objectionTo(sheet, lay).ifPresent(objection -> {
-            throw new IllegalArgumentException(sheet.title() + ": " + objection);
+            throw new Refusal(sheet.title() + ": " + objection);
         });
         return laid(sheet, lay);
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.core.Refusal;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Gap;
@@ -27,7 +28,7 @@ public class SheetGaps {
 
     /**
      * @param dams as the desk has them, which may be ahead of what is stored
-     * @throws IllegalArgumentException if they name an opening that the layer does not have
+     * @throws Refusal if they name an opening that the layer does not have
      */
     public List<Gap> of(UUID project, UUID sheetId, Dams dams) {
         Layer layer = sheets.get(project, sheetId).frontLayer();
@@ -44,7 +45,7 @@ public class SheetGaps {
         for (var said : List.of(dams.shut(), dams.open())) {
             for (int opening : said) {
                 if (opening < 0 || opening >= openings.all().size()) {
-                    throw new IllegalArgumentException("The line art has no opening " + opening + ".");
+                    throw new Refusal("The line art has no opening " + opening + ".");
                 }
             }
         }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Light;
 import stillpond.core.palette.Staging;
@@ -53,8 +54,8 @@ public record Showing(
                     case "own" -> Optional.empty();
                     case "plain" -> Optional.of(Light.AS_DRAWN);
                     default ->
-                        Optional.of(staging.light(UUID.fromString(asked.light()))
-                                .orElseThrow(() -> new IllegalArgumentException("This light is not there any more.")));
+                        Optional.of(staging.light(id(asked.light()))
+                                .orElseThrow(() -> new Refusal("This light is not there any more.")));
                 };
         return new Showing(
                 light,
@@ -69,10 +70,14 @@ public record Showing(
         Map<UUID, T> byId = new HashMap<>();
         for (String text : texts) {
             if (text.length() <= UUID_LENGTH) {
-                throw new IllegalArgumentException("'" + text + "' does not say what is to be shown how.");
+                throw new Refusal("'" + text + "' does not say what is to be shown how.");
             }
-            byId.put(UUID.fromString(text.substring(0, UUID_LENGTH)), read.apply(text.substring(UUID_LENGTH)));
+            byId.put(id(text.substring(0, UUID_LENGTH)), read.apply(text.substring(UUID_LENGTH)));
         }
         return byId;
+    }
+
+    private static UUID id(String text) {
+        return Refusal.unlessRead("'" + text + "' is the number of nothing here.", () -> UUID.fromString(text));
     }
 }

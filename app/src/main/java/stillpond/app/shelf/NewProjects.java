@@ -5,6 +5,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.core.Refusal;
 
 /** Starts projects with all that a first sheet needs, or not at all. */
 @Service
@@ -18,7 +19,7 @@ class NewProjects {
         this.palettes = palettes;
     }
 
-    /** @throws IllegalArgumentException with a message for the user if the title will not do */
+    /** @throws Refusal if the title will not do */
     @Transactional
     UUID start(String title, UUID person) {
         UUID project = projects.start(title, person);

@@ -15,6 +15,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 
 @Controller
 class ShelfController {
@@ -46,7 +47,7 @@ class ShelfController {
                     .header("HX-Redirect", "/projects/" + project)
                     .header(HttpHeaders.LOCATION, "/projects/" + project)
                     .build();
-        } catch (IllegalArgumentException refusal) {
+        } catch (Refusal refusal) {
             model.addAttribute("title", title);
             model.addAttribute("refusal", refusal.getMessage());
             return "shelf/shelf :: new-project";

@@ -26,6 +26,7 @@ import stillpond.app.project.Scene;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 import stillpond.core.colour.BlendMode;
 import stillpond.core.palette.Light;
 import stillpond.core.palette.Palette;
@@ -90,7 +91,7 @@ class LightController {
                                 && named(staging.lightOf(scene.id())).equals(light))
                         .findFirst())
                 .or(() -> scenes.stream().findFirst())
-                .orElseThrow(() -> new IllegalArgumentException("A light is seen on a scene, and there is none yet."));
+                .orElseThrow(() -> new Refusal("A light is seen on a scene, and there is none yet."));
     }
 
     private static Optional<UUID> named(Staging.Choice choice) {
@@ -133,7 +134,7 @@ class LightController {
     record LightMessage(String name, String text, Set<UUID> shown) {
         LightMessage {
             if (name == null || text == null || shown == null) {
-                throw new IllegalArgumentException("A light comes with a name, a rule and the parts that are shown.");
+                throw new Refusal("A light comes with a name, a rule and the parts that are shown.");
             }
         }
 
@@ -200,7 +201,7 @@ class LightController {
             RedirectAttributes told) {
         try {
             told.addFlashAttribute("said", "Taken back: " + steps.undoNext(project, person.id()) + ".");
-        } catch (IllegalArgumentException refusal) {
+        } catch (Refusal refusal) {
             told.addFlashAttribute("said", refusal.getMessage());
         }
         String same = light.filter(id -> stagings.of(project).light(id).isPresent())

@@ -23,6 +23,7 @@ import stillpond.app.project.Scene;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.Refusal;
 
 /** The page of a scene: its light, its wardrobes, and who is on each sheet. */
 @Controller
@@ -102,7 +103,7 @@ class SceneController {
         projects.scene(project, scene);
         try {
             told.addFlashAttribute("said", "Taken back: " + steps.undoNext(project, person.id()) + ".");
-        } catch (IllegalArgumentException refusal) {
+        } catch (Refusal refusal) {
             told.addFlashAttribute("said", refusal.getMessage());
         }
         return "redirect:/projects/{project}/scenes/{scene}";

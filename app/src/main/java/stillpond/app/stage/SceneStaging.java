@@ -31,7 +31,7 @@ class SceneStaging {
     /**
      * @param words what is done, for the history
      * @param said by sheet of the scene: the cards of who is on it
-     * @throws IllegalArgumentException with a message for the user; then nothing is changed
+     * @throws Refusal; then nothing is changed
      */
     void stage(UUID project, UUID author, String words, UnaryOperator<Staging> by, Map<UUID, List<UUID>> said) {
         List<Effect> effects = new ArrayList<>();

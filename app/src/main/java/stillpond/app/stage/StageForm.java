@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.util.MultiValueMap;
+import stillpond.core.Refusal;
 import stillpond.core.palette.Staging;
 
 /**
@@ -22,12 +23,12 @@ record StageForm(MultiValueMap<String, String> fields) {
             if (!isChoice) {
                 continue;
             }
-            UUID place = UUID.fromString(words[1]);
+            UUID place = id(words[1]);
             if (place.equals(scene) || sheets.contains(place)) {
                 Staging.Choice choice = Staging.Choice.ofText(field.getValue().get(0));
                 settled = words.length == 2
                         ? settled.lighting(place, choice)
-                        : settled.dressing(place, UUID.fromString(words[2]), choice);
+                        : settled.dressing(place, id(words[2]), choice);
             }
         }
         return settled;
@@ -35,7 +36,11 @@ record StageForm(MultiValueMap<String, String> fields) {
 
     List<UUID> cast(UUID sheet) {
         return fields.getOrDefault("cast." + sheet, List.of()).stream()
-                .map(UUID::fromString)
+                .map(StageForm::id)
                 .toList();
+    }
+
+    private static UUID id(String text) {
+        return Refusal.unlessRead("'" + text + "' is the number of nothing here.", () -> UUID.fromString(text));
     }
 }

@@ -1,3 +1,4 @@
+import type { ReadableAtom } from "nanostores";
 import type { Fills } from "../model/fills";
 import { onPaper } from "../model/looks";
 import type { InkPlane } from "../model/planes";
@@ -9,7 +10,7 @@ import type { Point } from "../view/camera";
 export class Crop {
   constructor(
     private readonly regions: Regions,
-    private readonly ink: InkPlane,
+    private readonly ink: ReadableAtom<InkPlane>,
     private readonly fills: Fills,
   ) {}
 
@@ -64,7 +65,7 @@ export class Crop {
       return;
     }
     const [red, green, blue, opacity] = this.fills.wornAt(numbers[y * width + x]!, x + 0.5, y + 0.5);
-    const light = 1 - this.ink.density[y * width + x]! / 255;
+    const light = 1 - this.ink.get().density[y * width + x]! / 255;
     data[at] = onPaper(red, opacity) * light;
     data[at + 1] = onPaper(green, opacity) * light;
     data[at + 2] = onPaper(blue, opacity) * light;

@@ -1,3 +1,4 @@
+import type { ReadableAtom } from "nanostores";
 import { byId } from "../../shared/dom";
 import { callHeaders, Refusal } from "../../shared/http";
 import type { InkPlane } from "../model/planes";
@@ -29,17 +30,17 @@ export class InkPanel {
     private readonly path: string,
     private readonly sheet: string,
     private readonly view: SheetView,
-    private readonly ink: InkPlane,
+    private readonly ink: ReadableAtom<InkPlane>,
     settings: InkSettings,
   ) {
     this.isSet = settings.threshold !== null;
-    this.cut.value = String(ink.threshold);
+    this.cut.value = String(ink.get().threshold);
     this.specks.value = settings.speckPx === null ? "" : String(settings.speckPx);
     this.pencil.value = settings.pencil;
     this.button.addEventListener("click", () => this.toggle());
     this.cut.addEventListener("input", () => this.preview(true));
     byId("ink-found").addEventListener("click", () => {
-      this.cut.value = String(this.ink.threshold);
+      this.cut.value = String(this.ink.get().threshold);
       this.preview(false);
     });
     this.panel.addEventListener("submit", (event) => {

@@ -1,4 +1,4 @@
-import { atom } from "nanostores";
+import { atom, type WritableAtom } from "nanostores";
 import { call, lines, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
@@ -7,7 +7,7 @@ import type { SmallPicture } from "../view/small-picture";
 import { hasRoomFor, patchMap, patchOpenings, readDamPatch, type DamPatch } from "./dam-patch";
 import type { Fills } from "./fills";
 import { fetchOpenings } from "./openings";
-import { fetchCellMap, fetchCells, fetchInk } from "./planes";
+import { fetchCellMap, fetchCells, fetchInk, type InkPlane } from "./planes";
 import type { Regions } from "./regions";
 import type { DeskState, LayerState } from "./state";
 import type { Work } from "./work";
@@ -32,6 +32,7 @@ export class NewCells {
   constructor(
     private readonly sheetPath: string,
     private present: LayerState,
+    private readonly ink: WritableAtom<InkPlane>,
     private readonly fills: Fills,
     private readonly regions: Regions,
     private readonly view: SheetView,
@@ -83,8 +84,8 @@ export class NewCells {
       this.asked = false;
       const state = await call<DeskState>(`${this.sheetPath}/desk`);
       const layer = state.layers[0]!;
-      if (layer.ink !== this.present.ink) {
-        // Other ink is another picture altogether.
+      if (layer.widthPx !== this.present.widthPx || layer.heightPx !== this.present.heightPx) {
+        // A drawing of another size: nothing that is shown stays where it is.
         location.reload();
         return;
       }
@@ -97,15 +98,19 @@ export class NewCells {
   }
 
   private async become(state: DeskState, layer: LayerState): Promise<void> {
-    const [map, openings, smallCells, smallInk] = await Promise.all([
+    const [map, openings, smallCells, smallInk, ink] = await Promise.all([
       fetchCellMap(layer.cells, layer.cellCount),
       fetchOpenings(layer.openings),
       fetchCells(layer.smallCells, layer.cellCount),
       fetchInk(layer.smallInk),
+      layer.ink === this.present.ink ? undefined : fetchInk(layer.ink),
     ]);
     this.present = layer;
     this.hand.letGo();
-    this.view.become(map, openings.strokePx);
+    if (ink) {
+      this.ink.set(ink);
+    }
+    this.view.become(map, openings.strokePx, ink);
     this.fills.become(layer.id, layer.cellCount);
     this.regions.become(map, openings, layer);
     this.work.takeOver(state);

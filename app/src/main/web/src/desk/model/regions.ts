@@ -1,20 +1,19 @@
 import { atom } from "nanostores";
-import { Layer, SheetRegions, type DamEffect, type FigureShown, type SpillShown } from "rules";
+import {
+  Layer,
+  SheetRegions,
+  type DamEffect,
+  type FigureShown,
+  type RegionShape as Shape,
+  type SpillShown,
+} from "rules";
 import type { CellMap } from "./planes";
 import type { Opening, Openings } from "./openings";
 import type { DamState, DamSwap, Fill, LayerState, ReachSwap } from "./state";
 
 /** A region as one shape: what is known of a cell, for all its cells together. */
-export interface RegionShape {
+export interface RegionShape extends Omit<Shape, "cells"> {
   readonly cells: number[];
-  readonly area: number;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-  readonly deepestX: number;
-  readonly deepestY: number;
-  readonly deepestCell: number;
 }
 
 export type Direction = "LEFT" | "RIGHT" | "UP" | "DOWN";

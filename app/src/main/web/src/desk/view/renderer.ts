@@ -79,8 +79,8 @@ export class Renderer {
     this.looks.learn(all, motifs);
   }
 
-  /** Goes on with other cells of the same ink; they have no colours yet. */
-  become(cells: CellPlane, cellCount: number, strokePx: number): void {
+  /** Goes on with other cells; they have no colours yet. @param ink only if it is another too, of the same size */
+  become(cells: CellPlane, cellCount: number, strokePx: number, ink?: InkPlane): void {
     this.strokePx = strokePx;
     this.colours.dispose();
     this.marks.dispose();
@@ -91,7 +91,7 @@ export class Renderer {
     this.rippled = undefined;
     this.gathered = undefined;
     this.isDimmed = false;
-    this.tiles.forEach((tile) => tile.become(cells));
+    this.tiles.forEach((tile) => tile.become(cells, ink));
   }
 
   /** Goes on with more cells, which differ in some boxes alone. */

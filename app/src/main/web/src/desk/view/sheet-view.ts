@@ -57,10 +57,10 @@ export class SheetView {
     this.resize();
   }
 
-  /** Goes on with other cells of the same ink; their colours come with their fills. */
-  become(map: CellMap, strokePx: number): void {
+  /** Goes on with other cells; their colours come with their fills. @param ink only if it is another too, of the same size */
+  become(map: CellMap, strokePx: number, ink?: InkPlane): void {
     this.map = map;
-    this.renderer.become(map.plane, map.cells.length, strokePx);
+    this.renderer.become(map.plane, map.cells.length, strokePx, ink);
     this.draw();
   }
 

@@ -16,7 +16,7 @@ export interface Box {
 
 /** The part of a layer that a texture can hold. */
 export class Tile {
-  private readonly ink: WebGLTexture;
+  private ink: WebGLTexture;
   private cells: WebGLTexture;
 
   constructor(
@@ -29,9 +29,14 @@ export class Tile {
     this.cells = cellTexture(gl, cells, box);
   }
 
-  become(cells: CellPlane): void {
+  /** @param ink only if it is another too */
+  become(cells: CellPlane, ink?: InkPlane): void {
     this.gl.deleteTexture(this.cells);
     this.cells = cellTexture(this.gl, cells, this.box);
+    if (ink) {
+      this.gl.deleteTexture(this.ink);
+      this.ink = inkTexture(this.gl, ink, this.box);
+    }
   }
 
   /** Takes over cells that differ in a box alone. */

@@ -37,6 +37,13 @@ public final class TestPond implements AutoCloseable {
         return node;
     }
 
+    /** One over a database that is there already. */
+    public static TestPond over(TestDatabase database) {
+        TestPond pond = new TestPond(false, database);
+        pond.up();
+        return pond;
+    }
+
     /** One without the demo, shared by all tests that keep to data they have made. */
     public static synchronized TestPond shared() {
         if (shared == null) {

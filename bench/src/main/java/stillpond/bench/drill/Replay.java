@@ -3,18 +3,17 @@ package stillpond.bench.drill;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.ArrayDeque;
-import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
-import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import stillpond.bench.ServedDatabase;
 
 /**
- * Plays what has come to the log of every sheet since a moment again, and compares where it leads with what is stored: what each cell
- * wears, and each line of undo. It begins from what was worn at that moment and not from nothing, since a layer that is cut anew takes fills
- * over without a row of their own.
+ * Plays what has come to the log since a moment again, and compares where it leads with what is stored: what each cell wears, and what
+ * each person can take back. It begins from what was worn at that moment and not from nothing, since a layer that is cut anew takes fills over
+ * without an effect of their own.
  */
 final class Replay {
 
@@ -22,18 +21,17 @@ final class Replay {
 
     private final ServedDatabase database;
     private final Map<Place, String> wornBefore;
-    private final Map<UUID, Long> revisionsBefore = new HashMap<>();
+    private final long numberBefore;
 
     /** Nothing may be changing when it is made. */
     Replay(ServedDatabase database) throws SQLException {
         this.database = database;
-        try (Connection connection = database.connect()) {
+        try (Connection connection = database.connect();
+                ResultSet row =
+                        connection.createStatement().executeQuery("select coalesce(max(number), 0) from change")) {
             wornBefore = worn(connection);
-            try (ResultSet row = connection.createStatement().executeQuery("select id, revision from sheet")) {
-                while (row.next()) {
-                    revisionsBefore.put(row.getObject("id", UUID.class), row.getLong("revision"));
-                }
-            }
+            row.next();
+            numberBefore = row.getLong(1);
         }
     }
 
@@ -41,30 +39,27 @@ final class Replay {
     record Figures(int changes, int cells, int lines) {
         @Override
         public String toString() {
-            return changes + " rows of the log played again: " + cells + " cells and " + lines + " undo lines equal";
+            return changes + " effects of the log played again: " + cells + " cells and " + lines + " undo lines equal";
         }
     }
 
     private record Place(UUID layer, int cell) {}
 
-    private record Line(UUID sheet, UUID author) {}
-
     Figures run() throws SQLException {
         Map<Place, String> worn = new HashMap<>(wornBefore);
-        Map<Line, Deque<UUID>> made = new HashMap<>();
         int changes = 0;
         try (Connection connection = database.connect()) {
-            try (ResultSet row =
-                    connection.createStatement().executeQuery("select * from change order by sheet_id, revision")) {
+            try (ResultSet row = connection
+                    .createStatement()
+                    .executeQuery("select e.* from effect e join change c on c.id = e.change_id"
+                            + " where e.kind = 'FILLED' and c.number > " + numberBefore
+                            + " order by c.number, e.position")) {
                 while (row.next()) {
-                    step(row, made);
-                    if (row.getLong("revision") > revisionsBefore.get(row.getObject("sheet_id", UUID.class))) {
-                        lay(row, worn);
-                        changes++;
-                    }
+                    lay(row, worn);
+                    changes++;
                 }
             }
-            return new Figures(changes, compareCells(connection, worn), compareLines(connection, made));
+            return new Figures(changes, compareCells(connection, worn), checkLines(connection));
         }
     }
 
@@ -77,25 +72,10 @@ final class Replay {
             Place place = new Place(layer, cells[i]);
             String was = worn.getOrDefault(place, NOTHING);
             if (!was.equals(before[i])) {
-                throw new IllegalStateException("Change " + row.getObject("id") + " found " + before[i] + " on cell "
-                        + cells[i] + ", where the log says " + was);
+                throw new IllegalStateException("Change " + row.getObject("change_id") + " found " + before[i]
+                        + " on cell " + cells[i] + ", where the log says " + was);
             }
             worn.put(place, after[i]);
-        }
-    }
-
-    private static void step(ResultSet row, Map<Line, Deque<UUID>> made) throws SQLException {
-        Line line = new Line(row.getObject("sheet_id", UUID.class), row.getObject("author_id", UUID.class));
-        Deque<UUID> done = made.computeIfAbsent(line, any -> new ArrayDeque<>());
-        switch (row.getString("kind")) {
-            case "UNDO" -> {
-                UUID taken = done.pop();
-                if (!taken.equals(row.getObject("concerns", UUID.class))) {
-                    throw new IllegalStateException("An undo took back what was not the latest: " + taken);
-                }
-            }
-            case "REDO" -> done.push(row.getObject("concerns", UUID.class));
-            default -> done.push(row.getObject("id", UUID.class));
         }
     }
 
@@ -128,19 +108,25 @@ final class Replay {
         return worn;
     }
 
-    private static int compareLines(Connection connection, Map<Line, Deque<UUID>> made) throws SQLException {
-        int equal = 0;
-        try (ResultSet row = connection.createStatement().executeQuery("select * from undo_head")) {
+    /** Steps about one change take turns: it is taken back, done again, taken back. */
+    private static int checkLines(Connection connection) throws SQLException {
+        Map<UUID, String> lastStep = new HashMap<>();
+        Set<UUID> people = new HashSet<>();
+        try (ResultSet row = connection.createStatement().executeQuery("select * from change order by number")) {
             while (row.next()) {
-                Line line = new Line(row.getObject("sheet_id", UUID.class), row.getObject("author_id", UUID.class));
-                UUID head = row.getObject("change_id", UUID.class);
-                Deque<UUID> done = made.getOrDefault(line, new ArrayDeque<>());
-                if (!Objects.equals(head, done.peek())) {
-                    throw new IllegalStateException("A line of undo ends at " + head + ", the log at " + done.peek());
+                people.add(row.getObject("author_id", UUID.class));
+                UUID concerns = row.getObject("concerns", UUID.class);
+                if (concerns == null) {
+                    continue;
                 }
-                equal++;
+                String kind = row.getString("kind");
+                String before = lastStep.put(concerns, kind);
+                if (kind.equals(before == null ? "REDO" : before)) {
+                    throw new IllegalStateException(
+                            "Two steps after one another that are both " + kind + ": " + concerns);
+                }
             }
         }
-        return equal;
+        return people.size();
     }
 }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import stillpond.core.Refusal;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.colour.Srgb;
@@ -38,7 +39,7 @@ public record AdoptedFlats(Map<Integer, Srgb> colourByCell, List<Mixed> mixed, i
      * @param flats of the same page, at any size
      * @param known the palette's colours: a colour too near to one of them is that one
      * @param threshold CIEDE2000 difference under which two colours are one
-     * @throws IllegalArgumentException with a message for the user, if the picture is of another shape or holds no even colour
+     * @throws Refusal, if the picture is of another shape or holds no even colour
      */
     public static AdoptedFlats of(CellMap map, InkPlane ink, Picture flats, List<Srgb> known, double threshold) {
         CellPlane plane = map.plane();
@@ -46,7 +47,7 @@ public record AdoptedFlats(Map<Integer, Srgb> colourByCell, List<Mixed> mixed, i
         SolidColours solid = SolidColours.of(flats, known, threshold);
         Map<Integer, Map<Srgb, Integer>> votes = votes(plane, ink, flats, solid);
         if (votes.isEmpty()) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                     "No area of this picture has an even colour, so there are no flats in it. The sheet stays as it was.");
         }
         Map<Integer, Srgb> colourByCell = new TreeMap<>();
@@ -65,7 +66,7 @@ public record AdoptedFlats(Map<Integer, Srgb> colourByCell, List<Mixed> mixed, i
     private static void requireSameShape(CellPlane plane, Picture flats) {
         double ratio = flats.widthPx() / (double) flats.heightPx() * plane.heightPx() / plane.widthPx();
         if (ratio > MAX_RATIO || ratio < 1 / MAX_RATIO) {
-            throw new IllegalArgumentException("These flats are of another page: they are " + flats.widthPx() + " x "
+            throw new Refusal("These flats are of another page: they are " + flats.widthPx() + " x "
                     + flats.heightPx() + " pixels, the sheet " + plane.widthPx() + " x " + plane.heightPx()
                     + ". The sheet stays as it was.");
         }

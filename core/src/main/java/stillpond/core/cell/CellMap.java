@@ -1,6 +1,7 @@
 package stillpond.core.cell;
 
 import java.util.List;
+import stillpond.core.Refusal;
 import stillpond.core.ink.InkPlane;
 
 /**
@@ -25,7 +26,7 @@ public record CellMap(CellPlane plane, List<Cell> cells, List<Border> borders) {
      *
      * <p>Cost: linear in the pixels, on all cores; about 12 bytes a pixel while it runs.
      *
-     * @throws IllegalArgumentException if there is no paper at all, for then there is nothing to fill
+     * @throws Refusal if there is no paper at all, for then there is nothing to fill
      */
     public static CellMap of(InkPlane ink) {
         return Cutting.along(ink, new int[0]).whole();

@@ -1,6 +1,7 @@
 package stillpond.core.cell;
 
 import java.util.Arrays;
+import stillpond.core.Refusal;
 import stillpond.core.ink.InkPlane;
 
 /**
@@ -27,13 +28,13 @@ public final class Cutting {
 
     /**
      * @param walls indices of paper pixels that part pieces as ink does
-     * @throws IllegalArgumentException if no paper is left at all
+     * @throws Refusal if no paper is left at all
      */
     public static Cutting along(InkPlane ink, int[] walls) {
         InkPlane walled = walls.length == 0 ? ink : withWalls(ink, walls);
         PaperRuns runs = PaperRuns.of(walled);
         if (runs.count() == 0) {
-            throw new IllegalArgumentException("The page is all ink: there is no paper to fill.");
+            throw new Refusal("The page is all ink: there is no paper to fill.");
         }
         RunCells runCells = RunCells.of(runs);
         return new Cutting(ink, walls, runCells.paint(ink.widthPx(), ink.heightPx()), runCells.cellCount());

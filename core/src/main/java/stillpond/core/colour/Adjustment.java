@@ -1,6 +1,7 @@
 package stillpond.core.colour;
 
 import java.util.Optional;
+import stillpond.core.Refusal;
 
 /**
  * One shift, in OKLCH, for many colours at once.
@@ -56,8 +57,7 @@ public record Adjustment(
 
     private static void requireWithin(String what, double value, double limit) {
         if (!(Math.abs(value) <= limit)) {
-            throw new IllegalArgumentException(
-                    "A shift of " + what + " is " + -limit + " to " + limit + ", not " + value + ".");
+            throw new Refusal("A shift of " + what + " is " + -limit + " to " + limit + ", not " + value + ".");
         }
     }
 
@@ -71,8 +71,7 @@ public record Adjustment(
     public record HueRange(double middleDegrees, double widthDegrees, double softDegrees) {
         public HueRange {
             if (!(widthDegrees >= 0 && widthDegrees <= 360 && softDegrees >= 0 && softDegrees <= 180)) {
-                throw new IllegalArgumentException(
-                        "A range of hues is up to 360 degrees wide and soft over up to 180.");
+                throw new Refusal("A range of hues is up to 360 degrees wide and soft over up to 180.");
             }
         }
 

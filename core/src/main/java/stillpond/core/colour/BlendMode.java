@@ -2,6 +2,7 @@ package stillpond.core.colour;
 
 import java.util.Locale;
 import java.util.function.DoubleBinaryOperator;
+import stillpond.core.Refusal;
 
 /**
  * How a source colour acts on a backdrop: the blend modes of W3C Compositing and Blending Level 1, section 10 (separable ones in 10.1, the others in 10.2), both
@@ -43,14 +44,14 @@ public enum BlendMode {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    /** @throws IllegalArgumentException with a message for the user if there is no such mode */
+    /** @throws Refusal if there is no such mode */
     public static BlendMode ofName(String name) {
         for (BlendMode mode : values()) {
             if (mode.standardName().equals(name)) {
                 return mode;
             }
         }
-        throw new IllegalArgumentException("'" + name + "' is no blend mode.");
+        throw new Refusal("'" + name + "' is no blend mode.");
     }
 
     /** What the backdrop becomes under the source. */

@@ -1,5 +1,7 @@
 package stillpond.core.colour;
 
+import stillpond.core.Refusal;
+
 /**
  * Shares of the four process inks under some {@link PrintCondition}.
  *
@@ -13,7 +15,7 @@ public record Cmyk(double cyan, double magenta, double yellow, double black) {
     public Cmyk {
         for (double share : new double[] {cyan, magenta, yellow, black}) {
             if (!(share >= 0 && share <= 1)) {
-                throw new IllegalArgumentException("A share of ink is 0 to 1, not " + share + ".");
+                throw new Refusal("A share of ink is 0 to 1, not " + share + ".");
             }
         }
     }

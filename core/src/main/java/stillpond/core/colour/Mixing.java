@@ -2,6 +2,7 @@ package stillpond.core.colour;
 
 import java.util.ArrayList;
 import java.util.List;
+import stillpond.core.Refusal;
 
 /** Mixing of colours in OKLab, where a straight line looks even. */
 public final class Mixing {
@@ -38,7 +39,7 @@ public final class Mixing {
      */
     public static List<Srgb> ramp(List<Srgb> stops, int count) {
         if (stops.size() < 2 || count < 2) {
-            throw new IllegalArgumentException("A ramp runs from one colour to another in two steps or more.");
+            throw new Refusal("A ramp runs from one colour to another in two steps or more.");
         }
         double[] reached = new double[stops.size()];
         for (int i = 1; i < stops.size(); i++) {
@@ -55,15 +56,6 @@ public final class Mixing {
             ramp.add(mix(stops.get(leg), stops.get(leg + 1), length == 0 ? 0 : (along - reached[leg]) / length));
         }
         return ramp;
-    }
-
-    /** The colour itself and others of its lightness and chroma at even distances around the circle of hues. */
-    public static List<Srgb> around(Srgb colour, int count) {
-        List<Srgb> circle = new ArrayList<>(count);
-        for (int i = 0; i < count; i++) {
-            circle.add(turned(colour, 360.0 * i / count));
-        }
-        return circle;
     }
 
     /** The same lightness and chroma at another hue, less chroma where sRGB does not reach so far. */

@@ -3,6 +3,7 @@ package stillpond.core.colour;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
+import stillpond.core.Refusal;
 
 /** How ink comes out on some paper, as an ICC profile (ISO 15076-1) tells; computed by the colour management of the JDK. */
 public final class PrintCondition {
@@ -17,24 +18,24 @@ public final class PrintCondition {
     }
 
     /**
-     * @throws IllegalArgumentException with a message for the user if it is no profile, or not one of cyan, magenta, yellow and black
+     * @throws Refusal if it is no profile, or not one of cyan, magenta, yellow and black
      */
     public static PrintCondition of(byte[] profile) {
         ICC_Profile read;
         try {
             read = ICC_Profile.getInstance(profile);
         } catch (RuntimeException e) {
-            throw new IllegalArgumentException("This is no ICC colour profile, or it is broken.", e);
+            throw new Refusal("This is no ICC colour profile, or it is broken.", e);
         }
         if (read.getColorSpaceType() != ColorSpace.TYPE_CMYK) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                     "This profile is not one of cyan, magenta, yellow and black, so nothing can be printed by it.");
         }
         PrintCondition condition = new PrintCondition(new ICC_ColorSpace(read));
         try {
             condition.inks(new Srgb(128, 128, 128));
         } catch (RuntimeException e) {
-            throw new IllegalArgumentException("This ICC colour profile is broken: it converts no colours.", e);
+            throw new Refusal("This ICC colour profile is broken: it converts no colours.", e);
         }
         return condition;
     }

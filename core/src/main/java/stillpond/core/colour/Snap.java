@@ -1,7 +1,7 @@
 package stillpond.core.colour;
 
-import java.util.Collection;
-import java.util.Comparator;
+import java.util.List;
+import java.util.OptionalInt;
 
 /** Brings a colour to the nearest one that some rule allows. */
 public final class Snap {
@@ -15,15 +15,18 @@ public final class Snap {
         return new Srgb(webSafe(colour.red()), webSafe(colour.green()), webSafe(colour.blue()));
     }
 
-    public static Srgb printable(Srgb colour, PrintCondition condition) {
-        return condition.printable(colour);
-    }
-
-    /** The candidate of least CIEDE2000 difference; the colour itself if there are none. */
-    public static Srgb nearest(Srgb colour, Collection<Srgb> candidates) {
-        return candidates.stream()
-                .min(Comparator.comparingDouble(each -> Ciede2000.between(colour, each)))
-                .orElse(colour);
+    /** The place of the candidate of least CIEDE2000 difference, the first of several; empty if there are none. */
+    public static OptionalInt nearest(Srgb colour, List<Srgb> candidates) {
+        int nearest = -1;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < candidates.size(); i++) {
+            double difference = Ciede2000.between(colour, candidates.get(i));
+            if (difference < least) {
+                nearest = i;
+                least = difference;
+            }
+        }
+        return nearest < 0 ? OptionalInt.empty() : OptionalInt.of(nearest);
     }
 
     private static int webSafe(int channel) {

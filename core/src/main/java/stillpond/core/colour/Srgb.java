@@ -1,5 +1,7 @@
 package stillpond.core.colour;
 
+import stillpond.core.Refusal;
+
 /**
  * An opaque colour in sRGB (IEC 61966-2-1), 8 bits a channel.
  *
@@ -20,11 +22,11 @@ public record Srgb(int red, int green, int blue) {
     /**
      * Reads a hex code such as {@code #2f6f5e}.
      *
-     * @throws IllegalArgumentException if it is not a hash and six hex digits
+     * @throws Refusal if it is not a hash and six hex digits
      */
     public static Srgb ofHex(String hex) {
         if (hex.length() != 1 + HEX_DIGITS || hex.charAt(0) != '#' || !isHex(hex, 1)) {
-            throw new IllegalArgumentException("A colour code is # and six hex digits, not '" + hex + "'.");
+            throw new Refusal("A colour code is # and six hex digits, not '" + hex + "'.");
         }
         return ofPacked(Integer.parseInt(hex.substring(1), 16));
     }
@@ -80,7 +82,7 @@ public record Srgb(int red, int green, int blue) {
 
     private static void requireChannel(String name, int value) {
         if (value < 0 || value > 255) {
-            throw new IllegalArgumentException(name + " is 0 to 255, not " + value);
+            throw new Refusal(name + " is 0 to 255, not " + value);
         }
     }
 }

@@ -14,6 +14,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
+import stillpond.core.Refusal;
 import stillpond.core.colour.CssColour;
 import stillpond.core.colour.Srgb;
 import stillpond.core.exchange.Arrival.Problem;
@@ -99,7 +100,7 @@ public final class CardCsv {
                 }
             }
             return rows(parser);
-        } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
+        } catch (IOException | Refusal | UncheckedIOException e) {
             throw new UnreadableCards("This is no table of comma-separated values: " + e.getMessage());
         }
     }

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import stillpond.core.Refusal;
 import stillpond.core.colour.CssColour;
 import stillpond.core.colour.Srgb;
 import stillpond.core.exchange.Arrival.Problem;
@@ -286,14 +287,15 @@ public final class Tokens {
             try {
                 if (how.startsWith("mix ") && tie.path("with").isString()) {
                     Optional<UUID> with = source(path, tie.path("with").asString());
-                    double share = Double.parseDouble(how.substring(4));
+                    double share = Refusal.unlessRead(
+                            "'" + how + "' names no share.", () -> Double.parseDouble(how.substring(4)));
                     return source.flatMap(from -> with.map(other -> new Paint.Tied(from, new Tie.Mix(other, share))));
                 }
                 Tie read = Tie.ofText(how);
                 return source.map(from -> new Paint.Tied(from, read));
-            } catch (IllegalArgumentException e) {
+            } catch (Refusal told) {
                 problems.add(
-                        new Problem(path, "Its tie cannot be read, so it keeps its colour only: " + e.getMessage()));
+                        new Problem(path, "Its tie cannot be read, so it keeps its colour only: " + told.getMessage()));
                 return Optional.empty();
             }
         }

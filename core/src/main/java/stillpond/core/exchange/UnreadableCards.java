@@ -1,7 +1,9 @@
 package stillpond.core.exchange;
 
+import stillpond.core.Refusal;
+
 /** A file of cards that cannot be read at all; the message is for the user. */
-public class UnreadableCards extends RuntimeException {
+public class UnreadableCards extends Refusal {
 
     private static final long serialVersionUID = 1L;
 

@@ -3,6 +3,7 @@ package stillpond.core.fill;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import stillpond.core.Refusal;
 
 /** What one act did to the fills of a layer: each cell at most once. */
 public record Change(List<Swap> swaps) {
@@ -12,7 +13,7 @@ public record Change(List<Swap> swaps) {
         Set<Integer> cells = new HashSet<>();
         for (Swap swap : swaps) {
             if (!cells.add(swap.cell())) {
-                throw new IllegalArgumentException("Cell " + swap.cell() + " stands twice in one change.");
+                throw new Refusal("Cell " + swap.cell() + " stands twice in one change.");
             }
         }
     }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import stillpond.core.Refusal;
 import stillpond.core.ink.Placing;
 
 /**
@@ -27,7 +28,7 @@ public sealed interface Fill {
     /**
      * Reads what {@link #text} wrote.
      *
-     * @throws IllegalArgumentException with a message for the user if it is no fill
+     * @throws Refusal if it is no fill
      */
     static Fill ofText(String text) {
         return FillText.read(text);
@@ -122,11 +123,11 @@ public sealed interface Fill {
         public Gradient {
             stops = List.copyOf(stops);
             if (stops.size() < 2 || stops.size() > MOST_STOPS) {
-                throw new IllegalArgumentException("A gradient has 2 to " + MOST_STOPS + " stops.");
+                throw new Refusal("A gradient has 2 to " + MOST_STOPS + " stops.");
             }
             for (int i = 1; i < stops.size(); i++) {
                 if (stops.get(i).percent() < stops.get(i - 1).percent()) {
-                    throw new IllegalArgumentException("The stops of a gradient stand in their order.");
+                    throw new Refusal("The stops of a gradient stand in their order.");
                 }
             }
         }
@@ -222,12 +223,12 @@ public sealed interface Fill {
         public Pattern {
             inks = List.copyOf(inks);
             if (inks.isEmpty() || inks.size() > MOST_INKS) {
-                throw new IllegalArgumentException("A pattern has 1 to " + MOST_INKS + " colours.");
+                throw new Refusal("A pattern has 1 to " + MOST_INKS + " colours.");
             }
             if (motif.isEmpty()
                     || motif.length() > LONGEST_MOTIF
                     || !motif.chars().allMatch(Pattern::isOfMotif)) {
-                throw new IllegalArgumentException("'" + motif + "' is no name of a motif.");
+                throw new Refusal("'" + motif + "' is no name of a motif.");
             }
         }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.StringTokenizer;
 import java.util.UUID;
+import stillpond.core.Refusal;
 
 /** The written form of fills: words with a space between; numbers are whole. */
 final class FillText {
@@ -53,8 +54,10 @@ final class FillText {
                 case "pattern" -> pattern(words);
                 default -> Fill.flat(UUID.fromString(text));
             };
+        } catch (Refusal told) {
+            throw new Refusal("'" + text + "' is no fill. " + told.getMessage());
         } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
-            throw new IllegalArgumentException("'" + text + "' is no fill. " + e.getMessage(), e);
+            throw new Refusal("'" + text + "' is no fill.");
         }
     }
 
@@ -96,7 +99,7 @@ final class FillText {
 
     private static int percent(String word) {
         if (!word.endsWith("%")) {
-            throw new IllegalArgumentException("'" + word + "' is no percentage.");
+            throw new Refusal("'" + word + "' is no percentage.");
         }
         return Integer.parseInt(word.substring(0, word.length() - 1));
     }

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
+import stillpond.core.Refusal;
 
 /** The fills of a layer's cells at one moment; a cell that is not in it wears {@link Fill#NONE}. */
 public final class Fills {
@@ -95,13 +96,13 @@ public final class Fills {
     /**
      * The fills after a change.
      *
-     * @throws IllegalArgumentException if a cell does not wear what the change says it wore before
+     * @throws Refusal if a cell does not wear what the change says it wore before
      */
     public Fills after(Change change) {
         Map<Integer, Fill> changed = new HashMap<>(fillOfCell);
         for (Swap swap : change.swaps()) {
             if (!of(swap.cell()).equals(swap.before())) {
-                throw new IllegalArgumentException("Cell " + swap.cell() + " wears "
+                throw new Refusal("Cell " + swap.cell() + " wears "
                         + of(swap.cell()).text() + ", not " + swap.before().text() + ".");
             }
             changed.put(swap.cell(), swap.after());

@@ -1,5 +1,7 @@
 package stillpond.core.fill;
 
+import stillpond.core.Refusal;
+
 /** How much a fill hides of the paper below it. @param percent 1 to 100 */
 public record Opacity(int percent) {
 
@@ -7,7 +9,7 @@ public record Opacity(int percent) {
 
     public Opacity {
         if (percent < 1 || percent > 100) {
-            throw new IllegalArgumentException("Opacity runs from 1 to 100 %, not " + percent + ".");
+            throw new Refusal("Opacity runs from 1 to 100 %, not " + percent + ".");
         }
     }
 

@@ -1,5 +1,6 @@
 package stillpond.core.fill;
 
+import stillpond.core.Refusal;
 import stillpond.core.cell.Box;
 import stillpond.core.ink.Placing;
 
@@ -16,11 +17,11 @@ public record Span(int x1, int y1, int x2, int y2) {
 
     public Span {
         if (x1 == x2 && y1 == y2) {
-            throw new IllegalArgumentException("The span of a fill is at least a pixel long.");
+            throw new Refusal("The span of a fill is at least a pixel long.");
         }
         for (int each : new int[] {x1, y1, x2, y2}) {
             if (Math.abs(each) > FURTHEST_PX) {
-                throw new IllegalArgumentException("The span of a fill lies too far from the sheet.");
+                throw new Refusal("The span of a fill lies too far from the sheet.");
             }
         }
     }

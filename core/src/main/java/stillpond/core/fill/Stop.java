@@ -1,13 +1,14 @@
 package stillpond.core.fill;
 
 import java.util.UUID;
+import stillpond.core.Refusal;
 
 /** A colour of a gradient. @param percent of the span, 0 to 100 */
 public record Stop(int percent, UUID swatch) {
 
     public Stop {
         if (percent < 0 || percent > 100) {
-            throw new IllegalArgumentException("A stop stands at 0 to 100 % of its gradient, not " + percent + ".");
+            throw new Refusal("A stop stands at 0 to 100 % of its gradient, not " + percent + ".");
         }
     }
 }

@@ -1,5 +1,7 @@
 package stillpond.core.fill;
 
+import stillpond.core.Refusal;
+
 /**
  * One cell's part in a change.
  *
@@ -9,7 +11,7 @@ public record Swap(int cell, Fill before, Fill after) {
 
     public Swap {
         if (cell < 0) {
-            throw new IllegalArgumentException("Cells are numbered from 0, not " + cell + ".");
+            throw new Refusal("Cells are numbered from 0, not " + cell + ".");
         }
     }
 

@@ -3,6 +3,7 @@ package stillpond.core.format;
 import java.nio.BufferUnderflowException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import stillpond.core.Refusal;
 import stillpond.core.ink.Picture;
 
 /**
@@ -34,7 +35,7 @@ record ExifOrientation(int value) {
                 buffer.position(next);
             }
             return UPRIGHT;
-        } catch (BufferUnderflowException | IllegalArgumentException | IndexOutOfBoundsException e) {
+        } catch (BufferUnderflowException | Refusal | IndexOutOfBoundsException e) {
             return UPRIGHT;
         }
     }

@@ -1,6 +1,7 @@
 package stillpond.core.format;
 
 import java.util.Locale;
+import stillpond.core.Refusal;
 
 /**
  * How large a picture may be; checked against what the file declares, before anything is decoded.
@@ -17,7 +18,7 @@ public record ImageLimits(long maxBytes, long maxPixels, int maxSidePx, int vect
 
     public ImageLimits {
         if (vectorLongSidePx < 1 || vectorLongSidePx > maxSidePx) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                     "A vector drawing is drawn 1 to " + maxSidePx + " pixels long, not " + vectorLongSidePx + ".");
         }
     }

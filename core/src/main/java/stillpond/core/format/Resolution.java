@@ -5,6 +5,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import stillpond.core.Refusal;
 
 /**
  * How densely the pixels of a picture lie, as its file says it: the chunk pHYs of a PNG (ISO/IEC 15948), the density of JFIF (ISO/IEC 10918-5),
@@ -28,7 +29,7 @@ public record Resolution(int xPerMetre, int yPerMetre) {
 
     public Resolution {
         if (xPerMetre <= 0 || yPerMetre <= 0) {
-            throw new IllegalArgumentException("Pixels lie at least one to a metre.");
+            throw new Refusal("Pixels lie at least one to a metre.");
         }
     }
 
@@ -41,7 +42,7 @@ public record Resolution(int xPerMetre, int yPerMetre) {
                 case TIFF -> inTiff(ByteBuffer.wrap(file));
                 case WEBP -> Optional.empty();
             });
-        } catch (BufferUnderflowException | IllegalArgumentException | IndexOutOfBoundsException e) {
+        } catch (BufferUnderflowException | Refusal | IndexOutOfBoundsException e) {
             return Optional.empty();
         }
     }

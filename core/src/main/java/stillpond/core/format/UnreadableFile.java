@@ -1,7 +1,9 @@
 package stillpond.core.format;
 
+import stillpond.core.Refusal;
+
 /** A file that cannot be taken, with a message for the person who brought it: what is wrong, and what would help. */
-public class UnreadableFile extends RuntimeException {
+public class UnreadableFile extends Refusal {
 
     private static final long serialVersionUID = 1;
 

@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import stillpond.core.Refusal;
 
 /**
  * A probability from numbers: a sum of small decision trees, as a logit (J. Friedman, "Greedy function approximation: a gradient boosting machine", Annals of
@@ -22,8 +23,8 @@ public final class BoostedTrees {
 
         public Tree {
             if (thresholds.length != features.length || answers.length != 1 << features.length) {
-                throw new IllegalArgumentException("A tree of " + features.length
-                        + " questions has as many thresholds and " + (1 << features.length) + " answers.");
+                throw new Refusal("A tree of " + features.length + " questions has as many thresholds and "
+                        + (1 << features.length) + " answers.");
             }
         }
 

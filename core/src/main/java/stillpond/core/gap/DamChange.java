@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import stillpond.core.Refusal;
 
 /** What one act did to the dams of a layer: each opening at most once, and perhaps the reach. */
 public record DamChange(List<Swap> swaps, Optional<ReachSwap> reach) {
@@ -25,7 +26,7 @@ public record DamChange(List<Swap> swaps, Optional<ReachSwap> reach) {
         Set<Integer> openings = new HashSet<>();
         for (Swap swap : swaps) {
             if (!openings.add(swap.opening())) {
-                throw new IllegalArgumentException("Opening " + swap.opening() + " stands twice in one change.");
+                throw new Refusal("Opening " + swap.opening() + " stands twice in one change.");
             }
         }
     }

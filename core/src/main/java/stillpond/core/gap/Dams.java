@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import stillpond.core.Refusal;
 
 /**
  * Which openings of a layer are dammed.
@@ -22,16 +23,16 @@ public record Dams(double reach, Set<Integer> shut, Set<Integer> open, Set<Integ
 
     public Dams {
         if (!(reach >= 0 && reach <= 1)) {
-            throw new IllegalArgumentException("A reach is 0 to 1, not " + reach + ".");
+            throw new Refusal("A reach is 0 to 1, not " + reach + ".");
         }
         shut = inOrder(shut);
         open = inOrder(open);
         inked = inOrder(inked);
         if (shut.stream().anyMatch(open::contains)) {
-            throw new IllegalArgumentException("An opening cannot be both dammed and left open.");
+            throw new Refusal("An opening cannot be both dammed and left open.");
         }
         if (!shut.containsAll(inked)) {
-            throw new IllegalArgumentException("Only a dammed opening can be inked.");
+            throw new Refusal("Only a dammed opening can be inked.");
         }
     }
 

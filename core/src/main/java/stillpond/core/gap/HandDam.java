@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
+import stillpond.core.Refusal;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.cell.PlanePatch;
 import stillpond.core.ink.InkPlane;
@@ -46,7 +47,7 @@ public final class HandDam {
      * Draws a dam into the cells of a page, in place: the openings given are no longer to be used if it parts something.
      *
      * @param drawn two points or more, in pixels of the page
-     * @throws IllegalArgumentException with a message for the user if the line is endless, or far longer than a hand draws
+     * @throws Refusal if the line is endless, or far longer than a hand draws
      */
     public static Outcome draw(Openings openings, InkPlane ink, List<Point> drawn) {
         requireDrawable(drawn, ink);
@@ -103,7 +104,7 @@ public final class HandDam {
         }
         // Not a number is not less either.
         if (!(length <= LONGEST * 2 * (ink.widthPx() + ink.heightPx()))) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                     "This line is far longer than the sheet is around. Draw a shorter one; nothing was changed.");
         }
     }

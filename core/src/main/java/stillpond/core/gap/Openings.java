@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import stillpond.core.Refusal;
 import stillpond.core.cell.CellMap;
 import stillpond.core.ink.InkPlane;
 
@@ -34,7 +35,7 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
     /**
      * Cuts a layer into cells and finds the openings between them.
      *
-     * @throws IllegalArgumentException if there is no paper at all
+     * @throws Refusal if there is no paper at all
      */
     public static Openings of(InkPlane ink) {
         return of(ink, GapModel.shipped());

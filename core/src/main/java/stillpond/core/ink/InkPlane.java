@@ -1,5 +1,7 @@
 package stillpond.core.ink;
 
+import stillpond.core.Refusal;
+
 /**
  * How much ink lies on each pixel, and from which density on a pixel is ink.
  *
@@ -19,7 +21,7 @@ public final class InkPlane {
     public InkPlane(int widthPx, int heightPx, byte[] density, int threshold) {
         PlaneSize.require(widthPx, heightPx, density.length);
         if (threshold < 1 || threshold > 255) {
-            throw new IllegalArgumentException("An ink threshold is 1 to 255, not " + threshold + ".");
+            throw new Refusal("An ink threshold is 1 to 255, not " + threshold + ".");
         }
         this.widthPx = widthPx;
         this.heightPx = heightPx;

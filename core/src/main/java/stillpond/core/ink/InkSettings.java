@@ -1,6 +1,7 @@
 package stillpond.core.ink;
 
 import java.util.OptionalInt;
+import stillpond.core.Refusal;
 
 /**
  * How the ink of a sheet is told from its paper, where the user has a say.
@@ -27,7 +28,7 @@ public record InkSettings(OptionalInt threshold, OptionalInt speckPx, Pencil pen
 
     private static void require(String what, int value, int least, int most) {
         if (value < least || value > most) {
-            throw new IllegalArgumentException("A " + what + " is " + least + " to " + most + ", not " + value + ".");
+            throw new Refusal("A " + what + " is " + least + " to " + most + ", not " + value + ".");
         }
     }
 }

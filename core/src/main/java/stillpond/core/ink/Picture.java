@@ -1,5 +1,7 @@
 package stillpond.core.ink;
 
+import stillpond.core.Refusal;
+
 /**
  * Decoded pixels: sRGB with straight (not premultiplied) alpha, packed 0xAARRGGBB, row by row from the top left.
  *
@@ -11,7 +13,7 @@ public final class Picture {
     private final int heightPx;
     private final int[] argb;
 
-    /** @throws IllegalArgumentException if the size is not positive or the array has not one entry a pixel */
+    /** @throws Refusal if the size is not positive or the array has not one entry a pixel */
     public Picture(int widthPx, int heightPx, int[] argb) {
         PlaneSize.require(widthPx, heightPx, argb.length);
         this.widthPx = widthPx;

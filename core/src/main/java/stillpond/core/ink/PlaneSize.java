@@ -1,19 +1,19 @@
 package stillpond.core.ink;
 
+import stillpond.core.Refusal;
+
 /** The one rule that every plane of pixels keeps: a positive size, and an entry for each pixel. */
 public final class PlaneSize {
 
     private PlaneSize() {}
 
-    /** @throws IllegalArgumentException naming the offending numbers */
+    /** @throws Refusal naming the offending numbers */
     public static void require(int widthPx, int heightPx, int entries) {
         if (widthPx < 1 || heightPx < 1) {
-            throw new IllegalArgumentException(
-                    "A plane is at least 1 x 1 pixels, not " + widthPx + " x " + heightPx + ".");
+            throw new Refusal("A plane is at least 1 x 1 pixels, not " + widthPx + " x " + heightPx + ".");
         }
         if ((long) widthPx * heightPx != entries) {
-            throw new IllegalArgumentException(
-                    "A plane of " + widthPx + " x " + heightPx + " pixels has not " + entries + " entries.");
+            throw new Refusal("A plane of " + widthPx + " x " + heightPx + " pixels has not " + entries + " entries.");
         }
     }
 }

@@ -3,6 +3,7 @@ package stillpond.core.ledger;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.UUID;
+import stillpond.core.Refusal;
 
 /**
  * Cells of a layer that are handled as one.
@@ -18,7 +19,7 @@ public record CellGroup(UUID id, String name, boolean isHidden, boolean isLocked
     public CellGroup {
         name = name == null ? "" : name.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("A group has a name of up to " + LONGEST_NAME + " characters.");
+            throw new Refusal("A group has a name of up to " + LONGEST_NAME + " characters.");
         }
         cells = List.copyOf(new TreeSet<>(cells));
     }

@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.history.Reversal;
@@ -35,7 +36,7 @@ public record CellGroups(List<CellGroup> groups) {
         for (CellGroup group : groups) {
             for (int cell : group.cells()) {
                 if (!seen.add(cell)) {
-                    throw new IllegalArgumentException("Cell " + cell + " is in two groups.");
+                    throw new Refusal("Cell " + cell + " is in two groups.");
                 }
             }
         }
@@ -189,7 +190,7 @@ public record CellGroups(List<CellGroup> groups) {
         return groups.stream()
                 .filter(group -> group.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("This group is not there any more."));
+                .orElseThrow(() -> new Refusal("This group is not there any more."));
     }
 
     private static CellGroups withoutEmpty(List<CellGroup> groups) {

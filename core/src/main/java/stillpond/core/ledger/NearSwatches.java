@@ -3,6 +3,7 @@ package stillpond.core.ledger;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Ciede2000;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Palette;
@@ -17,11 +18,10 @@ public final class NearSwatches {
      * A swatch itself, then those near to it, nearest first.
      *
      * @param within CIEDE2000 difference, inclusive; 0: only those of the very same colour
-     * @throws IllegalArgumentException if the palette has no such swatch
+     * @throws Refusal if the palette has no such swatch
      */
     public static List<UUID> of(Palette palette, UUID swatch, double within) {
-        Srgb wanted = palette.colourOf(swatch)
-                .orElseThrow(() -> new IllegalArgumentException("This swatch is on no card any more."));
+        Srgb wanted = palette.colourOf(swatch).orElseThrow(() -> new Refusal("This swatch is on no card any more."));
         return palette.cards().stream()
                 .flatMap(card -> card.swatches().stream())
                 .map(Swatch::id)

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 
 /**
@@ -32,14 +33,13 @@ public record Card(UUID id, String name, String subject, Kind kind, boolean lock
     public Card {
         swatches = List.copyOf(swatches);
         if (name.isBlank()) {
-            throw new IllegalArgumentException("A card needs a name.");
+            throw new Refusal("A card needs a name.");
         }
         if (name.length() > MOST_LETTERS || subject.length() > MOST_LETTERS) {
-            throw new IllegalArgumentException(
-                    "The name of a card, and what it is of, have up to " + MOST_LETTERS + " letters.");
+            throw new Refusal("The name of a card, and what it is of, have up to " + MOST_LETTERS + " letters.");
         }
         if (swatches.size() > MOST_SWATCHES) {
-            throw new IllegalArgumentException("A card holds up to " + MOST_SWATCHES + " swatches.");
+            throw new Refusal("A card holds up to " + MOST_SWATCHES + " swatches.");
         }
     }
 

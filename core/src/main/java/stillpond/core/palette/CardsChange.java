@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import stillpond.core.Refusal;
 import stillpond.core.history.Reversal;
 
 /**
@@ -98,7 +99,7 @@ public record CardsChange(List<Placed> before, List<Placed> after, Map<UUID, UUI
      * Takes this back in a palette that may have been changed since: names, subjects, locks and swatches each go back unless they are not any more what this
      * made of them.
      *
-     * @throws IllegalArgumentException with a message for the user if what is left would not hold together, such as a tie to a swatch that would go
+     * @throws Refusal if what is left would not hold together, such as a tie to a swatch that would go
      */
     public TakenBack takenBackIn(Palette now) {
         Reversal<UUID, Face> faces = Reversal.of(faces(now.cards()), faces(cards(before)), faces(cards(after)));

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.StringTokenizer;
 import java.util.TreeMap;
 import java.util.UUID;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Srgb;
 
@@ -37,8 +38,7 @@ public record Light(String name, LightRule all, Map<UUID, LightRule> byCard, Map
     public Light {
         name = name.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException(
-                    "A light has a name of up to " + LONGEST_NAME + " letters, on one line.");
+            throw new Refusal("A light has a name of up to " + LONGEST_NAME + " letters, on one line.");
         }
         byCard = inOrder(byCard);
         exceptions = inOrder(exceptions);
@@ -83,8 +83,12 @@ public record Light(String name, LightRule all, Map<UUID, LightRule> byCard, Map
         return String.join("; ", parts);
     }
 
-    /** @throws IllegalArgumentException with a message for the user */
+    /** @throws Refusal */
     public static Light ofText(String name, String text) {
+        return Refusal.unlessRead("'" + text + "' is no light.", () -> read(name, text));
+    }
+
+    private static Light read(String name, String text) {
         LightRule all = LightRule.NONE;
         Map<UUID, LightRule> byCard = new HashMap<>();
         Map<UUID, Exception> exceptions = new HashMap<>();
@@ -100,7 +104,7 @@ public record Light(String name, LightRule all, Map<UUID, LightRule> byCard, Map
             } else if (words.countTokens() == 2 && kind.equals("part")) {
                 exceptions.put(UUID.fromString(words.nextToken()), exception(words.nextToken()));
             } else {
-                throw new IllegalArgumentException("'" + part.strip() + "' says nothing about a light.");
+                throw new Refusal("'" + part.strip() + "' says nothing about a light.");
             }
         }
         return new Light(name, all, byCard, exceptions);

@@ -1,6 +1,7 @@
 package stillpond.core.palette;
 
 import java.util.StringTokenizer;
+import stillpond.core.Refusal;
 import stillpond.core.colour.BlendMode;
 import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Mixing;
@@ -43,7 +44,7 @@ public record LightRule(
 
     private static void requireWithin(String what, int value, int least, int most) {
         if (value < least || value > most) {
-            throw new IllegalArgumentException(what + " is " + least + " to " + most + ", not " + value + ".");
+            throw new Refusal(what + " is " + least + " to " + most + ", not " + value + ".");
         }
     }
 
@@ -77,7 +78,7 @@ public record LightRule(
                 String.valueOf(contrastPercent));
     }
 
-    /** @throws IllegalArgumentException with a message for the user */
+    /** @throws Refusal */
     public static LightRule ofText(String text) {
         StringTokenizer tokens = new StringTokenizer(text);
         String[] words = new String[tokens.countTokens()];
@@ -85,19 +86,17 @@ public record LightRule(
             words[i] = tokens.nextToken();
         }
         if (words.length != 7) {
-            throw new IllegalArgumentException("'" + text + "' is no rule of a light.");
+            throw new Refusal("'" + text + "' is no rule of a light.");
         }
-        try {
-            return new LightRule(
-                    BlendMode.ofName(words[0]),
-                    Srgb.ofHex(words[1]),
-                    Integer.parseInt(words[2]),
-                    Integer.parseInt(words[3]),
-                    Integer.parseInt(words[4]),
-                    Integer.parseInt(words[5]),
-                    Integer.parseInt(words[6]));
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("The numbers of a light are whole: '" + text + "'.", e);
-        }
+        return Refusal.unlessRead(
+                "The numbers of a light are whole: '" + text + "'.",
+                () -> new LightRule(
+                        BlendMode.ofName(words[0]),
+                        Srgb.ofHex(words[1]),
+                        Integer.parseInt(words[2]),
+                        Integer.parseInt(words[3]),
+                        Integer.parseInt(words[4]),
+                        Integer.parseInt(words[5]),
+                        Integer.parseInt(words[6])));
     }
 }

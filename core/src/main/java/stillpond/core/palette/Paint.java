@@ -1,6 +1,7 @@
 package stillpond.core.palette;
 
 import java.util.UUID;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 
 /** Where a swatch has its colour from. */
@@ -26,7 +27,7 @@ public sealed interface Paint {
     record Spot(String ink, Srgb standIn) implements Paint {
         public Spot {
             if (ink.isBlank()) {
-                throw new IllegalArgumentException("A spot colour needs the name of its ink.");
+                throw new Refusal("A spot colour needs the name of its ink.");
             }
         }
 
@@ -47,15 +48,19 @@ public sealed interface Paint {
     /**
      * Reads what {@link #text} wrote.
      *
-     * @throws IllegalArgumentException with a message for the user
+     * @throws Refusal
      */
     static Paint ofText(String text) {
+        return Refusal.unlessRead("'" + text + "' is no paint of a swatch.", () -> read(text));
+    }
+
+    private static Paint read(String text) {
         String[] words = text.split(" ", 3);
         return switch (words[0]) {
             case "process" -> new Process(Srgb.ofHex(words[1]));
             case "spot" -> new Spot(words[2], Srgb.ofHex(words[1]));
             case "tied" -> new Tied(UUID.fromString(words[1]), Tie.ofText(words[2]));
-            default -> throw new IllegalArgumentException("'" + text + "' is no paint of a swatch.");
+            default -> throw new Refusal("'" + text + "' is no paint of a swatch.");
         };
     }
 }

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 
 /** The cards of a project, and the colour that each swatch has now: a tied one follows its source, through any number of ties. */
@@ -25,12 +26,12 @@ public final class Palette implements SwatchColours {
     private final Map<UUID, Swatch> swatches = new HashMap<>();
     private final Map<UUID, Srgb> colours = new HashMap<>();
 
-    /** @throws IllegalArgumentException with a message for the user if ties go round in a circle or lead nowhere */
+    /** @throws Refusal if ties go round in a circle or lead nowhere */
     public Palette(List<Card> cards) {
         this.cards = List.copyOf(cards);
         long count = cards.stream().mapToLong(card -> card.swatches().size()).sum();
         if (cards.size() > MOST_CARDS || count > MOST_SWATCHES) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                     "A project has up to " + MOST_CARDS + " cards and " + MOST_SWATCHES + " swatches in all.");
         }
         for (Card card : cards) {
@@ -114,7 +115,7 @@ public final class Palette implements SwatchColours {
                         .toList());
     }
 
-    /** The palette after an edit. @throws IllegalArgumentException with a message for the user if it cannot be made */
+    /** The palette after an edit. @throws Refusal if it cannot be made */
     public Palette after(PaletteEdit edit) {
         return edit.on(this);
     }
@@ -132,11 +133,11 @@ public final class Palette implements SwatchColours {
     }
 
     Card require(UUID card) {
-        return card(card).orElseThrow(() -> new IllegalArgumentException("This card is not there any more."));
+        return card(card).orElseThrow(() -> new Refusal("This card is not there any more."));
     }
 
     Card requireCardOf(UUID swatch) {
-        return cardOf(swatch).orElseThrow(() -> new IllegalArgumentException("This swatch is not there any more."));
+        return cardOf(swatch).orElseThrow(() -> new Refusal("This swatch is not there any more."));
     }
 
     /** Step by step and not by calls within calls: ties may go through thousands of swatches. */
@@ -161,10 +162,10 @@ public final class Palette implements SwatchColours {
 
     private void go(UUID id, Deque<UUID> way, Set<UUID> onTheWay) {
         if (!swatches.containsKey(id)) {
-            throw new IllegalArgumentException("A swatch is tied to one that is not there any more.");
+            throw new Refusal("A swatch is tied to one that is not there any more.");
         }
         if (!onTheWay.add(id)) {
-            throw new IllegalArgumentException("This tie would go round in a circle: " + chain(onTheWay, id) + ".");
+            throw new Refusal("This tie would go round in a circle: " + chain(onTheWay, id) + ".");
         }
         way.push(id);
     }

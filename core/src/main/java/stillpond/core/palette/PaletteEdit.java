@@ -5,12 +5,13 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 
 /** One act on the palette of a project. */
 public sealed interface PaletteEdit {
 
-    /** The palette afterwards. @throws IllegalArgumentException with a message for the user if it cannot be made */
+    /** The palette afterwards. @throws Refusal if it cannot be made */
     Palette on(Palette palette);
 
     /** What it does, in a few words for the history. */
@@ -79,7 +80,7 @@ public sealed interface PaletteEdit {
         public Palette on(Palette palette) {
             palette.require(card);
             if (palette.has(swatch.id())) {
-                throw new IllegalArgumentException("This swatch is on a card already.");
+                throw new Refusal("This swatch is on a card already.");
             }
             return palette.replacing(card, each -> each.inserting(swatch, at));
         }

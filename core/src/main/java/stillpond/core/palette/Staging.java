@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 
 /**
@@ -62,7 +63,9 @@ public final class Staging {
             return switch (text) {
                 case FOLLOW -> new Follow();
                 case PLAIN -> new Plain();
-                default -> new Named(UUID.fromString(text));
+                default ->
+                    new Named(Refusal.unlessRead(
+                            "'" + text + "' names no light and no wardrobe.", () -> UUID.fromString(text)));
             };
         }
     }

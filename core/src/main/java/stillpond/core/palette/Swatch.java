@@ -2,6 +2,7 @@ package stillpond.core.palette;
 
 import java.util.Objects;
 import java.util.UUID;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 
 /**
@@ -20,11 +21,11 @@ public record Swatch(UUID id, String name, String part, String note, Paint paint
     public Swatch {
         Objects.requireNonNull(paint);
         if (name.isBlank()) {
-            throw new IllegalArgumentException("A swatch needs a name.");
+            throw new Refusal("A swatch needs a name.");
         }
         if (name.length() > MOST_LETTERS || part.length() > MOST_LETTERS || note.length() > LONGEST_NOTE) {
-            throw new IllegalArgumentException("Names of swatches and parts have up to " + MOST_LETTERS
-                    + " letters, notes up to " + LONGEST_NOTE + ".");
+            throw new Refusal("Names of swatches and parts have up to " + MOST_LETTERS + " letters, notes up to "
+                    + LONGEST_NOTE + ".");
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Mixing;
 import stillpond.core.colour.Oklch;
@@ -126,7 +127,7 @@ public sealed interface Tie {
     record Mix(UUID with, double share) implements Tie {
         public Mix {
             if (!(share >= 0 && share <= 1)) {
-                throw new IllegalArgumentException("A share of a mix is 0 to 1, not " + share + ".");
+                throw new Refusal("A share of a mix is 0 to 1, not " + share + ".");
             }
         }
 
@@ -154,24 +155,22 @@ public sealed interface Tie {
     /**
      * Reads what {@link #text} wrote.
      *
-     * @throws IllegalArgumentException with a message for the user
+     * @throws Refusal
      */
     static Tie ofText(String text) {
+        return Refusal.unlessRead("'" + text + "' does not say how a swatch is tied.", () -> read(text));
+    }
+
+    private static Tie read(String text) {
         String[] words = text.strip().split("\\s+");
-        try {
-            return switch (words[0]) {
-                case "tint" -> new Tint(Double.parseDouble(words[1]));
-                case "shade" -> new Shade(Double.parseDouble(words[1]));
-                case "shift" ->
-                    new Shift(Double.parseDouble(words[1]), Double.parseDouble(words[2]), Double.parseDouble(words[3]));
-                case "mix" -> new Mix(UUID.fromString(words[1]), Double.parseDouble(words[2]));
-                default ->
-                    throw new IllegalArgumentException(
-                            "A swatch is tied by tint, shade, shift or mix, not '" + text + "'.");
-            };
-        } catch (ArrayIndexOutOfBoundsException | NumberFormatException e) {
-            throw new IllegalArgumentException("'" + text + "' does not say how a swatch is tied.", e);
-        }
+        return switch (words[0]) {
+            case "tint" -> new Tint(Double.parseDouble(words[1]));
+            case "shade" -> new Shade(Double.parseDouble(words[1]));
+            case "shift" ->
+                new Shift(Double.parseDouble(words[1]), Double.parseDouble(words[2]), Double.parseDouble(words[3]));
+            case "mix" -> new Mix(UUID.fromString(words[1]), Double.parseDouble(words[2]));
+            default -> throw new Refusal("A swatch is tied by tint, shade, shift or mix, not '" + text + "'.");
+        };
     }
 
     private static String number(double value) {
@@ -180,14 +179,13 @@ public sealed interface Tie {
 
     private static void requirePercent(double percent) {
         if (!(percent >= 0 && percent <= 100)) {
-            throw new IllegalArgumentException("A tint or shade is 0 to 100 percent, not " + number(percent) + ".");
+            throw new Refusal("A tint or shade is 0 to 100 percent, not " + number(percent) + ".");
         }
     }
 
     private static void requireWithin(String what, double value, double most) {
         if (!(Math.abs(value) <= most)) {
-            throw new IllegalArgumentException(
-                    what + " is at most " + number(most) + " either way, not " + value + ".");
+            throw new Refusal(what + " is at most " + number(most) + " either way, not " + value + ".");
         }
     }
 }

@@ -3,6 +3,7 @@ package stillpond.core.palette;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 
 /**
@@ -17,8 +18,7 @@ public record Wardrobe(UUID id, UUID card, String name, Map<UUID, Srgb> colours)
     public Wardrobe {
         name = name.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException(
-                    "A wardrobe has a name of up to " + LONGEST_NAME + " letters, on one line.");
+            throw new Refusal("A wardrobe has a name of up to " + LONGEST_NAME + " letters, on one line.");
         }
         colours = new TreeMap<>(colours);
     }

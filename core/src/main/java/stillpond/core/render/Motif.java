@@ -1,5 +1,7 @@
 package stillpond.core.render;
 
+import stillpond.core.Refusal;
+
 /**
  * One repeat of a pattern, as the share that each of its colours has in each place. Places beyond its sides are those of the next repeat.
  *
@@ -21,7 +23,7 @@ public final class Motif {
      */
     public Motif(int inks, int[] shares) {
         if (shares.length != SIDE * SIDE) {
-            throw new IllegalArgumentException("A motif has " + SIDE + " by " + SIDE + " places.");
+            throw new Refusal("A motif has " + SIDE + " by " + SIDE + " places.");
         }
         this.inks = inks;
         this.levels = new int[Integer.numberOfTrailingZeros(SIDE) + 1][];

@@ -2,6 +2,7 @@ package stillpond.core.render;
 
 import java.util.function.IntBinaryOperator;
 import java.util.stream.IntStream;
+import stillpond.core.Refusal;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
@@ -24,7 +25,7 @@ public final class SheetPainter {
     /** The sheet as it looks: black ink over flats over white paper, blended in gamma-encoded sRGB as the ink was drawn. */
     public static Picture composed(CellPlane cells, InkPlane ink, CellColours colours) {
         if (ink.widthPx() != cells.widthPx() || ink.heightPx() != cells.heightPx()) {
-            throw new IllegalArgumentException("Ink and cells are of different sizes.");
+            throw new Refusal("Ink and cells are of different sizes.");
         }
         byte[] density = ink.density();
         return paint(cells, (i, colour) -> underInk(overPaper(colour), density[i] & 0xff), colours);

@@ -120,4 +120,11 @@ class ColourModelsTest {
     void webSafeColoursAreMultiplesOfAFifth() {
         assertThat(Snap.webSafe(new Srgb(25, 26, 255))).isEqualTo(new Srgb(0, 51, 255));
     }
+
+    @Test
+    void theNearestOfSeveralColoursIsNamedByItsPlace() {
+        List<Srgb> cards = List.of(Srgb.ofHex("#d2603f"), Srgb.ofHex("#2f6f5e"), Srgb.ofHex("#2f6f5e"));
+        assertThat(Snap.nearest(Srgb.ofHex("#2f7060"), cards)).hasValue(1);
+        assertThat(Snap.nearest(Srgb.ofHex("#2f7060"), List.of())).isEmpty();
+    }
 }
