@@ -88,7 +88,7 @@ class DemoTest {
         pond.bean(SheetCast.class)
                 .say(
                         sheet.project(),
-                        UUID.randomUUID(),
+                        lead(sheet.project()),
                         sheet.id(),
                         palette.cards().stream().map(Card::id).toList());
         Layer layer = sheet.frontLayer();
@@ -261,5 +261,13 @@ class DemoTest {
                     .filter((each) => ["serious", "critical"].includes(each.impact))
                     .map((each) => ({ id: each.id, where: each.nodes.map((node) => node.html).join(" | ") })))""");
         assertThat(violations).as(page.url()).isEmpty();
+    }
+
+    private UUID lead(UUID project) {
+        return pond.bean(JdbcClient.class)
+                .sql("select account_id from member where project_id = ? and role = 'LEAD'")
+                .param(project)
+                .query(UUID.class)
+                .single();
     }
 }
