@@ -1,19 +1,11 @@
+import type { BroughtSheet } from "messages";
+
+export type { BroughtSheet };
 import { callHeaders, Refusal } from "../shared/http";
 
 export interface Scene {
   readonly id: string;
   readonly title: string;
-}
-
-export interface BroughtSheet {
-  readonly address: string;
-  readonly picture: string;
-  readonly title: string;
-  readonly widthPx: number;
-  readonly heightPx: number;
-  readonly regions: number;
-  /** What of the file is not on the sheet, each to follow "without". */
-  readonly leftOut: readonly string[];
 }
 
 export function startScene(project: string, title: string): Promise<Scene> {

@@ -1,81 +1,10 @@
-import { call } from "../shared/http";
+import type { About, Done, EditMessageUnion, Outlook, PaletteState, PictureState, Printed } from "messages";
+import { call, type Sent } from "../shared/http";
 
-export interface SwatchState {
-  readonly id: string;
-  readonly name: string;
-  readonly part: string;
-  readonly note: string;
-  readonly colour: string;
-  readonly paint: string;
-  readonly follows: string | null;
-  readonly how: string | null;
-}
+export type { About, CardState, Outlook, PaletteState, PictureState, SwatchState } from "messages";
 
-export interface CardState {
-  readonly id: string;
-  readonly name: string;
-  readonly subject: string;
-  readonly neutral: boolean;
-  readonly loose: boolean;
-  readonly locked: boolean;
-  readonly swatches: SwatchState[];
-}
-
-export interface PaletteState {
-  readonly cards: CardState[];
-  readonly undoable: string | null;
-  /** Whether it is the lead who asks. */
-  readonly isLead: boolean;
-}
-
-/** One act on the palette; see EditMessage on the server. */
-export type Edit =
-  | { kind: "ADD_CARD"; card?: string; name: string; subject: string }
-  | { kind: "NAME_CARD"; card: string; name: string; subject: string }
-  | { kind: "LOCK_CARD"; card: string; locked: boolean }
-  | {
-      kind: "ADD";
-      card?: string;
-      swatch?: string;
-      name: string;
-      part?: string;
-      colour?: string;
-      follows?: string;
-      paint?: string;
-      at?: number;
-    }
-  | {
-      kind: "CHANGE";
-      swatch: string;
-      name?: string;
-      part?: string;
-      note?: string;
-      colour?: string;
-      paint?: string;
-    }
-  | { kind: "MOVE"; swatch: string; card: string; at?: number }
-  | { kind: "REMOVE"; swatch: string; instead: string };
-
-export interface Outlook {
-  /** By swatch: what it would become, or `none`. */
-  readonly colours: Record<string, string>;
-  readonly sheets: { sheet: string; title: string; regions: number }[];
-}
-
-export interface About {
-  readonly name: string;
-  readonly printable: string | null;
-  readonly isPrintable: boolean;
-  /** Shares of ink, 0 to 1; null without a print condition. */
-  readonly inks: { cyan: number; magenta: number; yellow: number; black: number } | null;
-}
-
-export interface PictureState {
-  readonly id: string;
-  readonly title: string;
-  readonly widthPx: number;
-  readonly heightPx: number;
-}
+/** One act on the palette. */
+export type Edit = Sent<EditMessageUnion>;
 
 /** The palette of one project. */
 export class PaletteCalls {
@@ -89,7 +18,7 @@ export class PaletteCalls {
     return call(this.path);
   }
 
-  make(edits: Edit[]): Promise<{ id: string; words: string }> {
+  make(edits: Edit[]): Promise<Done> {
     return call(`${this.path}/changes`, edits);
   }
 
@@ -102,7 +31,7 @@ export class PaletteCalls {
     return call(`${this.path}/outlook`, edits);
   }
 
-  undo(): Promise<{ words: string }> {
+  undo(): Promise<Done> {
     return call(`${this.path}/undo`, {});
   }
 
@@ -113,7 +42,7 @@ export class PaletteCalls {
   /** The colour of shares of cyan, magenta, yellow and black, 0 to 1. */
   async printed([cyan, magenta, yellow, black]: readonly number[]): Promise<string | null> {
     const query = `cyan=${cyan}&magenta=${magenta}&yellow=${yellow}&black=${black}`;
-    return (await call<{ colour: string | null }>(`${this.path}/printed?${query}`)).colour;
+    return (await call<Printed>(`${this.path}/printed?${query}`)).colour;
   }
 
   pictures(): Promise<PictureState[]> {

@@ -1,10 +1,6 @@
+import type { Plan } from "messages";
 import { el } from "../mixer/build";
 import { callHeaders, Refusal } from "../shared/http";
-
-interface Plan {
-  readonly cards: { name: string; was: string | null; swatches: { name: string; colour: string }[] }[];
-  readonly problems: { place: string; message: string }[];
-}
 
 const MOST_PROBLEMS = 12;
 

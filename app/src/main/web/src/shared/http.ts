@@ -15,6 +15,13 @@ export class Refusal extends Error {
   }
 }
 
+/** A message as it may be sent: what would be null can be left out. */
+export type Sent<T> = T extends unknown
+  ? { readonly [K in keyof T as null extends T[K] ? never : K]: T[K] } & {
+      readonly [K in keyof T as null extends T[K] ? K : never]?: T[K];
+    }
+  : never;
+
 /** This page, as long as it is open: what it changes itself it need not be told. */
 export const PAGE = crypto.randomUUID();
 

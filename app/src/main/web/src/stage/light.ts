@@ -1,16 +1,10 @@
+import type { LightLook } from "messages";
 import { all, byId } from "../shared/dom";
 import { call } from "../shared/http";
 import { el } from "../mixer/build";
 import { LightText, type Rule } from "./light-text";
 
 const SETTLING_MS = 90;
-
-/** What a light does; see LightLook on the server. */
-interface LightLook {
-  readonly colours: Record<string, string>;
-  readonly outside: string[];
-  readonly alike: { first: string; second: string; said: string }[];
-}
 
 /** Making a light: every change is seen on cards and sheets before it is taken. */
 export function makeLight(page: HTMLElement): void {

@@ -108,8 +108,8 @@ class CardEdits {
         }
         Map<UUID, Optional<UUID>> removed = new LinkedHashMap<>();
         for (EditMessage message : messages) {
-            if (message.kind() == EditMessage.Kind.REMOVE) {
-                removed.put(message.swatch(), instead(message, after));
+            if (message instanceof EditMessage.Remove removal) {
+                removed.put(removal.swatch(), instead(removal, after));
             }
         }
         return removed;
@@ -119,7 +119,7 @@ class CardEdits {
         List<PaletteEdit> edits = new ArrayList<>();
         Palette now = before;
         for (EditMessage message : messages) {
-            if (message.isForNoCard()) {
+            if (message instanceof EditMessage.Add add && add.card() == null) {
                 now = withLooseCard(now, edits);
             }
             PaletteEdit edit = message.asEdit(now);
@@ -139,7 +139,7 @@ class CardEdits {
         return palette.after(adding);
     }
 
-    private static Optional<UUID> instead(EditMessage removal, Palette after) {
+    private static Optional<UUID> instead(EditMessage.Remove removal, Palette after) {
         if (removal.instead() == null || removal.instead().equals("none")) {
             return Optional.empty();
         }
@@ -170,8 +170,8 @@ class CardEdits {
             }
         }
         messages.stream()
-                .filter(message -> message.kind() == EditMessage.Kind.REMOVE)
-                .forEach(message -> colours.put(message.swatch(), "none"));
+                .filter(EditMessage.Remove.class::isInstance)
+                .forEach(removal -> colours.put(((EditMessage.Remove) removal).swatch(), "none"));
         return new Outlook(colours, colours.isEmpty() ? List.of() : worn.where(Set.copyOf(colours.keySet())), words);
     }
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import stillpond.app.history.Made;
 import stillpond.app.palette.Palettes;
@@ -41,7 +42,7 @@ class Exchange {
      *
      * @param was its name in the file, if that is taken here already; else null
      */
-    record PlannedCard(String name, String was, List<PlannedSwatch> swatches) {}
+    record PlannedCard(String name, @Nullable String was, List<PlannedSwatch> swatches) {}
 
     record PlannedSwatch(String name, String colour) {}
 

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -66,7 +67,7 @@ class PaletteCalls {
     }
 
     /** @param undoable what the person would take back next, in words; null if nothing */
-    record PaletteState(List<CardState> cards, String undoable, boolean isLead) {}
+    record PaletteState(List<CardState> cards, @Nullable String undoable, boolean isLead) {}
 
     @GetMapping
     PaletteState palette(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person) {
@@ -128,7 +129,7 @@ class PaletteCalls {
                 .orElse(null));
     }
 
-    record Printed(String colour) {}
+    record Printed(@Nullable String colour) {}
 
     /** A reference picture of the project. */
     record PictureState(UUID id, String title, int widthPx, int heightPx) {}
@@ -146,7 +147,11 @@ class PaletteCalls {
      * @param inks shares of cyan, magenta, yellow and black, 0 to 1, or null likewise
      * @param printable the nearest colour that comes out in print, or null if no print condition is installed
      */
-    record About(String name, String printable, boolean isPrintable, Cmyk inks) {}
+    record About(
+            String name,
+            @Nullable String printable,
+            boolean isPrintable,
+            @Nullable Cmyk inks) {}
 
     @GetMapping("/about")
     About about(@PathVariable UUID project, @RequestParam String colour) {

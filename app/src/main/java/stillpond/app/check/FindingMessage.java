@@ -2,6 +2,7 @@ package stillpond.app.check;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import stillpond.core.check.Finding;
 
 /**
@@ -20,9 +21,9 @@ record FindingMessage(
         Kind kind,
         UUID layer,
         List<Integer> cells,
-        UUID likely,
-        UUID swatch,
-        UUID other,
+        @Nullable UUID likely,
+        @Nullable UUID swatch,
+        @Nullable UUID other,
         double difference,
         List<Integer> openings) {
 

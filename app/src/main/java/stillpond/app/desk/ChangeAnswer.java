@@ -3,6 +3,7 @@ package stillpond.app.desk;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import stillpond.app.history.Part;
 import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.MadeChange;
@@ -24,12 +25,12 @@ import stillpond.core.gap.DamChange;
 record ChangeAnswer(
         UUID id,
         String outcome,
-        String reason,
-        String words,
-        UUID layer,
+        @Nullable String reason,
+        @Nullable String words,
+        @Nullable UUID layer,
         List<SwapMessage> swaps,
         List<DamChange.Swap> dams,
-        DamChange.ReachSwap reach,
+        DamChange.@Nullable ReachSwap reach,
         Set<Part> parts) {
 
     /** One cell's part. */

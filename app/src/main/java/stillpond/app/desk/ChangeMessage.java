@@ -1,71 +1,101 @@
 package stillpond.app.desk;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.UnfitChange;
 import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamState;
 
-/**
- * A change as the desk sends it; which fields it has depends on its kind.
- *
- * @param kind {@code lay}, {@code dam}, {@code undo} or {@code redo}
- * @param layer for {@code lay} and {@code dam}
- * @param fills for {@code lay}: the cells that are to wear each fill, {@code none} or the id of a swatch
- * @param states for {@code dam}: what is said about openings, by their indices
- * @param reach for {@code dam}: a new reach, or null
- * @param concerns for {@code undo} and {@code redo}: the change to take back or do again
- */
-record ChangeMessage(
-        UUID id,
-        String kind,
-        UUID layer,
-        Map<String, List<Integer>> fills,
-        Map<Integer, DamState> states,
-        Double reach,
-        UUID concerns) {
+/** A change as the desk sends it. What is missing or makes no sense is said of the change by its id, so that the desk knows which of several to leave out. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind", defaultImpl = ChangeMessage.Unknown.class)
+@JsonSubTypes({
+    @JsonSubTypes.Type(name = "lay", value = ChangeMessage.Lay.class),
+    @JsonSubTypes.Type(name = "dam", value = ChangeMessage.Dam.class),
+    @JsonSubTypes.Type(name = "undo", value = ChangeMessage.Undo.class),
+    @JsonSubTypes.Type(name = "redo", value = ChangeMessage.Redo.class)
+})
+sealed interface ChangeMessage {
+
+    UUID id();
+
+    /** @throws Refusal if a field is missing or makes no sense */
+    ChangeRequest read();
 
     /**
      * @throws UnfitChange if a field is missing or makes no sense
      * @throws Refusal if it does not even have an id
      */
-    ChangeRequest asRequest() {
-        require("id", id);
+    default ChangeRequest asRequest() {
+        require("id", id());
         try {
-            return asRequestOfItsKind();
+            return read();
         } catch (Refusal problem) {
-            throw new UnfitChange(id, problem.getMessage());
+            throw new UnfitChange(id(), problem.getMessage());
         }
     }
 
-    private ChangeRequest asRequestOfItsKind() {
-        return switch (Objects.toString(kind)) {
-            case "lay" -> new ChangeRequest.Lay(id, require("layer", layer), byCell(require("fills", fills)));
-            case "dam" ->
-                new ChangeRequest.Dam(
-                        id,
-                        require("layer", layer),
-                        require("states", states),
-                        reach == null ? OptionalDouble.empty() : OptionalDouble.of(reach));
-            case "undo" -> new ChangeRequest.Undo(id, require("concerns", concerns));
-            case "redo" -> new ChangeRequest.Redo(id, require("concerns", concerns));
-            default -> throw new Refusal("A change is lay, dam, undo or redo, not '" + kind + "'.");
-        };
+    /** @param fills the cells that are to wear each fill, by its text */
+    record Lay(UUID id, UUID layer, Map<String, List<Integer>> fills) implements ChangeMessage {
+        @Override
+        public ChangeRequest read() {
+            Map<Integer, Fill> byCell = new HashMap<>();
+            require("fills", fills).forEach((text, cells) -> {
+                Fill fill = Fill.ofText(text);
+                require("cells", cells).forEach(cell -> byCell.put(require("cell", cell), fill));
+            });
+            return new ChangeRequest.Lay(id, require("layer", layer), byCell);
+        }
     }
 
-    private static Map<Integer, Fill> byCell(Map<String, List<Integer>> cellsByFill) {
-        Map<Integer, Fill> byCell = new HashMap<>();
-        cellsByFill.forEach((text, cells) -> {
-            Fill fill = Fill.ofText(text);
-            require("cells", cells).forEach(cell -> byCell.put(require("cell", cell), fill));
-        });
-        return byCell;
+    /**
+     * @param states what is said about openings, by their indices
+     * @param reach a new reach, or null
+     */
+    record Dam(
+            UUID id,
+            UUID layer,
+            Map<Integer, DamState> states,
+            @Nullable Double reach) implements ChangeMessage {
+        @Override
+        public ChangeRequest read() {
+            return new ChangeRequest.Dam(
+                    id,
+                    require("layer", layer),
+                    require("states", states),
+                    reach == null ? OptionalDouble.empty() : OptionalDouble.of(reach));
+        }
+    }
+
+    /** @param concerns the change to take back */
+    record Undo(UUID id, UUID concerns) implements ChangeMessage {
+        @Override
+        public ChangeRequest read() {
+            return new ChangeRequest.Undo(id, require("concerns", concerns));
+        }
+    }
+
+    /** @param concerns the change to do again */
+    record Redo(UUID id, UUID concerns) implements ChangeMessage {
+        @Override
+        public ChangeRequest read() {
+            return new ChangeRequest.Redo(id, require("concerns", concerns));
+        }
+    }
+
+    /** Of no kind that we know. */
+    record Unknown(UUID id) implements ChangeMessage {
+        @Override
+        public ChangeRequest read() {
+            throw new Refusal("A change is lay, dam, undo or redo.");
+        }
     }
 
     private static <T> T require(String field, T value) {

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.MadeChange;
 import stillpond.app.sheet.Sheet;
@@ -16,6 +17,7 @@ import stillpond.core.fill.Fills;
 import stillpond.core.gap.Dams;
 import stillpond.core.history.UndoLine;
 import stillpond.core.ink.InkSettings;
+import stillpond.core.ink.Pencil;
 
 /** Everything the desk needs to show a sheet, but for its planes. */
 record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette palette, LineState line) {
@@ -37,7 +39,7 @@ record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette
             int cellCount,
             String ink,
             String cells,
-            String openings,
+            @Nullable String openings,
             boolean isSharp,
             double reach,
             Set<Integer> shut,
@@ -49,12 +51,12 @@ record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette
             Map<String, List<Integer>> fills) {}
 
     /** Null where it is found from the picture. */
-    record InkState(Integer threshold, Integer speckPx, String pencil) {
+    record InkState(@Nullable Integer threshold, @Nullable Integer speckPx, Pencil pencil) {
         static InkState of(InkSettings settings) {
             return new InkState(
                     settings.threshold().isPresent() ? settings.threshold().getAsInt() : null,
                     settings.speckPx().isPresent() ? settings.speckPx().getAsInt() : null,
-                    settings.pencil().name());
+                    settings.pencil());
         }
     }
 

@@ -1,7 +1,6 @@
 package stillpond.app.desk;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -39,25 +38,6 @@ class GroupController {
         this.palettes = palettes;
     }
 
-    /** What is done to groups. */
-    enum Act {
-        /** A group of {@code cells} called {@code name}. */
-        MAKE,
-        /** One for each colour that is in none yet. */
-        FOR_EACH_COLOUR,
-        RENAME,
-        /** Hidden if {@code by} is 1, shown if 0. */
-        HIDE,
-        /** Locked if {@code by} is 1, open if 0. */
-        LOCK,
-        /** So many places towards the back. */
-        MOVE,
-        REMOVE
-    }
-
-    /** Which fields it has depends on the act. */
-    record GroupMessage(@NotNull Act act, UUID group, String name, List<Integer> cells, int by) {}
-
     @GetMapping
     List<CellGroup> groups(@PathVariable UUID project, @PathVariable UUID sheet) {
         return groups.of(sheets.get(project, sheet).frontLayer().id()).groups();
@@ -70,43 +50,36 @@ class GroupController {
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Valid GroupMessage message) {
         Sheet present = sheets.get(project, sheet);
-        return groups.change(present, person.id(), words(message.act()), act(present, message))
+        return groups.change(present, person.id(), message.words(), act(present, message))
                 .groups();
     }
 
-    private static String words(Act act) {
-        return switch (act) {
-            case MAKE -> "Made a group";
-            case FOR_EACH_COLOUR -> "Made a group for each colour";
-            case RENAME -> "Renamed a group";
-            case HIDE -> "Hid or showed a group";
-            case LOCK -> "Locked or unlocked a group";
-            case MOVE -> "Moved a group";
-            case REMOVE -> "Took a group apart";
-        };
-    }
-
     private UnaryOperator<CellGroups> act(Sheet sheet, GroupMessage message) {
-        UUID id = message.group();
-        boolean isOn = message.by() == 1;
-        return switch (message.act()) {
-            case MAKE -> {
-                if (message.cells() == null || !sheet.frontLayer().hasCells(message.cells())) {
-                    throw new Refusal("The line art has no such regions any more.");
-                }
-                yield all -> all.making(UUID.randomUUID(), message.name(), message.cells());
+        if (message instanceof GroupMessage.Make make) {
+            if (!sheet.frontLayer().hasCells(make.cells())) {
+                throw new Refusal("The line art has no such regions any more.");
             }
-            case FOR_EACH_COLOUR -> {
-                Layer layer = sheet.frontLayer();
-                Fills fills = sheets.fills(layer);
-                Palette palette = palettes.of(sheet.project());
-                yield all -> all.forEachColour(fills, layer.cellCount(), palette);
-            }
-            case RENAME -> all -> all.changing(id, group -> group.named(message.name()));
-            case HIDE -> all -> all.changing(id, group -> group.hidden(isOn));
-            case LOCK -> all -> all.changing(id, group -> group.locked(isOn));
-            case MOVE -> all -> all.moving(id, message.by());
-            case REMOVE -> all -> all.without(id);
-        };
+            return all -> all.making(UUID.randomUUID(), make.name(), make.cells());
+        }
+        if (message instanceof GroupMessage.ForEachColour) {
+            Layer layer = sheet.frontLayer();
+            Fills fills = sheets.fills(layer);
+            Palette palette = palettes.of(sheet.project());
+            return all -> all.forEachColour(fills, layer.cellCount(), palette);
+        }
+        if (message instanceof GroupMessage.Rename rename) {
+            return all -> all.changing(rename.group(), group -> group.named(rename.name()));
+        }
+        if (message instanceof GroupMessage.Hide hide) {
+            return all -> all.changing(hide.group(), group -> group.hidden(hide.hides()));
+        }
+        if (message instanceof GroupMessage.Lock lock) {
+            return all -> all.changing(lock.group(), group -> group.locked(lock.locks()));
+        }
+        if (message instanceof GroupMessage.Move move) {
+            return all -> all.moving(move.group(), move.by());
+        }
+        UUID removed = ((GroupMessage.Remove) message).group();
+        return all -> all.without(removed);
     }
 }

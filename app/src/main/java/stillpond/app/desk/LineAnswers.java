@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -27,10 +28,10 @@ class LineAnswers {
     }
 
     /** @param changed whether the line parts or joins anything; else nothing was changed, and no other line comes */
-    record Seen(boolean changed, UUID layer, byte[] patch) {}
+    record Seen(boolean changed, @Nullable UUID layer, byte @Nullable [] patch) {}
 
     /** @param reason why not; null if it is */
-    record Stored(boolean stored, String reason) {}
+    record Stored(boolean stored, @Nullable String reason) {}
 
     /**
      * Has a line drawn. What goes wrong before anything is answered is thrown on.

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,7 +30,10 @@ class RecutController {
     }
 
     /** @param threshold null: found from the picture; the same for specks */
-    record InkMessage(Integer threshold, Integer speckPx, Pencil pencil) {
+    record InkMessage(
+            @Nullable Integer threshold,
+            @Nullable Integer speckPx,
+            @Nullable Pencil pencil) {
 
         InkSettings asSettings() {
             return new InkSettings(optional(threshold), optional(speckPx), pencil == null ? Pencil.NONE : pencil);

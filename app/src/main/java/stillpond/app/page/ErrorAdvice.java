@@ -17,6 +17,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.web.firewall.RequestRejectedException;
 import org.springframework.util.unit.DataSize;
 import org.springframework.validation.FieldError;
 import org.springframework.web.ErrorResponse;
@@ -143,7 +144,11 @@ class ErrorAdvice {
                 "Something went wrong here, and nothing was changed. It is noted under the number " + number + ".");
     }
 
-    @ExceptionHandler({HttpMessageNotReadableException.class, HttpMediaTypeNotSupportedException.class})
+    @ExceptionHandler({
+        HttpMessageNotReadableException.class,
+        HttpMediaTypeNotSupportedException.class,
+        RequestRejectedException.class
+    })
     Object badMessage(Exception problem, HttpServletRequest request) {
         return NestedExceptionUtils.getMostSpecificCause(problem) instanceof StreamConstraintsException
                 ? answer(

@@ -2,6 +2,7 @@ package stillpond.app.palette;
 
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A card as the scripts of the pages are told. */
 public record CardState(
@@ -21,7 +22,14 @@ public record CardState(
      * @param how the tie in plain words, or null
      */
     public record SwatchState(
-            UUID id, String name, String part, String note, String colour, String paint, String follows, String how) {
+            UUID id,
+            String name,
+            String part,
+            String note,
+            String colour,
+            String paint,
+            @Nullable String follows,
+            @Nullable String how) {
 
         private static SwatchState of(CardView.SwatchView swatch) {
             return new SwatchState(

@@ -1,3 +1,4 @@
+import type { Choice, Proposal, Proposals, SourceSheet } from "messages";
 import { el } from "../../mixer/build";
 import { all, byId } from "../../shared/dom";
 import { call } from "../../shared/http";
@@ -12,31 +13,6 @@ import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
 import { CarryRun } from "./carry-run";
 import { paintSource } from "./source-picture";
-
-/** See SheetCarrying on the server. */
-export interface SourceSheet {
-  readonly sheet: string;
-  readonly title: string;
-  readonly filled: number;
-  readonly isModel: boolean;
-  readonly isOffered: boolean;
-}
-
-interface Choice {
-  readonly fill: Fill;
-  readonly share: number;
-  readonly sheet: string;
-  readonly layer: string;
-  readonly cell: number;
-  readonly x: number;
-  readonly y: number;
-}
-
-interface Proposal {
-  readonly cells: number[];
-  readonly choices: Choice[];
-  readonly isSure: boolean;
-}
 
 const MOST_ROWS = 60;
 
@@ -187,13 +163,10 @@ export class CarryDrawer {
     this.tell("Looking for the same things");
     try {
       const overFilled = byId<HTMLInputElement>("carry-over").checked;
-      const { layer, proposals } = await call<{ layer: string; proposals: Proposal[] }>(
-        `${this.path}/carry`,
-        {
-          sources,
-          overFilled,
-        },
-      );
+      const { layer, proposals } = await call<Proposals>(`${this.path}/carry`, {
+        sources,
+        overFilled,
+      });
       const known = proposals
         .map((each) => ({
           ...each,

@@ -1,3 +1,4 @@
+import type { FindingMessage as Finding } from "messages";
 import { el } from "../../mixer/build";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
@@ -8,20 +9,6 @@ import { NO_FILL } from "../model/state";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
-
-/** See FindingMessage on the server. */
-interface Finding {
-  readonly key: string;
-  readonly isAccepted: boolean;
-  readonly kind: "POCKET" | "SPECK" | "REGION" | "RUNS_OUT" | "TOO_NEAR" | "TWINS" | "OFF_CARD" | "LOST_STOP";
-  readonly layer: string;
-  readonly cells: number[];
-  readonly likely: string | null;
-  readonly swatch: string | null;
-  readonly other: string | null;
-  readonly difference: number;
-  readonly openings: number[];
-}
 
 const SETTLE_MS = 500;
 const MOST_ROWS = 60;

@@ -1,3 +1,4 @@
+import type { Difference } from "messages";
 import { el } from "../../mixer/build";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
@@ -5,17 +6,8 @@ import type { Crop } from "../gaps/crop";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
-import type { Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
-
-/** See SheetCarrying on the server. */
-interface Difference {
-  readonly cells: number[];
-  readonly fill: Fill;
-  readonly sheets: string[];
-  readonly key: string;
-}
 
 /** Regions that wear something else than the same part does on other sheets; looked for when asked, since it takes a while. */
 export class Differences {

@@ -1,24 +1,13 @@
+import type { Gap as FoundGap } from "messages";
+
 import { call } from "../../shared/http";
 import type { Opening } from "../model/openings";
 import type { Regions } from "../model/regions";
 
 /** All openings between the same two pieces: one gap, or several of one outline, dammed or left open together. */
-export interface Gap {
+export interface Gap extends Omit<FoundGap, "openings"> {
   /** The narrowest first. */
   readonly openings: Opening[];
-  /** At how many places they lie. */
-  readonly places: number;
-  /** Of the narrowest. */
-  readonly widthPx: number;
-  readonly isShut: boolean;
-  readonly isInDoubt: boolean;
-  /** A cell of each piece, and the area of each. */
-  readonly sides: readonly [GapSide, GapSide];
-}
-
-export interface GapSide {
-  readonly cell: number;
-  readonly areaPx: number;
 }
 
 /** The gaps of a sheet under the dams of the desk, in the order in which they are worth a look. */
@@ -27,7 +16,7 @@ export async function listGaps(path: string, regions: Regions): Promise<Gap[]> {
   if (openings.all.length === 0) {
     return [];
   }
-  const gaps = await call<(Omit<Gap, "openings"> & { openings: number[] })[]>(`${path}/gaps`, regions.dams());
+  const gaps = await call<FoundGap[]>(`${path}/gaps`, regions.dams());
   return regions.openings === openings
     ? gaps.map((gap) => ({ ...gap, openings: gap.openings.map((index) => openings.all[index]!) }))
     : [];

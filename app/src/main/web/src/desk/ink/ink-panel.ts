@@ -1,19 +1,11 @@
+import type { Adopted, LostFill } from "messages";
 import type { ReadableAtom } from "nanostores";
 import { byId } from "../../shared/dom";
 import { callHeaders, Refusal } from "../../shared/http";
 import type { InkPlane } from "../model/planes";
 import type { InkSettings } from "../model/state";
 import type { SheetView } from "../view/sheet-view";
-import { keepLost, keepPlaces, type LostFill } from "./lost";
-
-/** See FlatsAdoption on the server. */
-interface Adopted {
-  readonly cells: number;
-  readonly added: number;
-  readonly folded: number;
-  readonly edges: number;
-  readonly mixed: LostFill[];
-}
+import { keepLost, keepPlaces } from "./lost";
 
 /** How ink is told from paper. The threshold is seen on the sheet while it is dragged; nothing changes before it is taken. */
 export class InkPanel {

@@ -1,14 +1,7 @@
+import type { LostFill } from "messages";
 import { byId } from "../../shared/dom";
 import type { Fills } from "../model/fills";
-import type { Fill } from "../model/state";
 import type { SheetView } from "../view/sheet-view";
-
-/** A fill to look at, such as one that found no place when the line art was analysed anew; x and y are shares of the sheet's size. */
-export interface LostFill {
-  readonly fill: Fill;
-  readonly x: number;
-  readonly y: number;
-}
 
 /** Places to look at once the page has been loaded anew, and what is the matter with them. */
 interface Places {

@@ -1,3 +1,4 @@
+import type { Named } from "messages";
 import { el } from "../../mixer/build";
 import { all, byId } from "../../shared/dom";
 import { call, send } from "../../shared/http";
@@ -5,12 +6,7 @@ import type { Fills } from "../model/fills";
 import type { Pattern } from "../model/made";
 import type { MotifPictures } from "../view/motif-pictures";
 
-/** See ProjectMotifs on the server. */
-export interface Named {
-  readonly name: string;
-  readonly title: string;
-  readonly inks: number;
-}
+export type { Named };
 
 const THUMB_PX = 46;
 

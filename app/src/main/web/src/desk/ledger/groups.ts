@@ -1,3 +1,4 @@
+import type { CellGroup, GroupMessageUnion } from "messages";
 import { SheetGroups } from "rules";
 import { atom } from "nanostores";
 import { el } from "../../mixer/build";
@@ -10,22 +11,11 @@ import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
 
-/** See CellGroup in the core. */
-interface Group {
-  readonly id: string;
-  readonly name: string;
-  readonly isHidden: boolean;
-  readonly isLocked: boolean;
-  readonly cells: number[];
-}
-
-type Act = "MAKE" | "FOR_EACH_COLOUR" | "RENAME" | "HIDE" | "LOCK" | "MOVE" | "REMOVE";
-
 /** The groups of the sheet, in the ledger: found from the list and from the sheet. */
 export class Groups {
   /** Counts up whenever they do. */
   readonly changed = atom(0);
-  private groups: readonly Group[] = [];
+  private groups: readonly CellGroup[] = [];
   private readonly rows = new Map<string, HTMLElement>();
 
   constructor(
@@ -37,11 +27,11 @@ export class Groups {
     private readonly view: SheetView,
     private readonly gathering: Gathering,
   ) {
-    byId("groups-each").addEventListener("click", () => void this.act("FOR_EACH_COLOUR", {}));
+    byId("groups-each").addEventListener("click", () => void this.act({ act: "FOR_EACH_COLOUR" }));
     const name = byId<HTMLInputElement>("gather-name");
     byId("gather-group").addEventListener("submit", (event) => {
       event.preventDefault();
-      void this.act("MAKE", { name: name.value, cells: gathering.gathered }).then(() => {
+      void this.act({ act: "MAKE", name: name.value, cells: gathering.gathered }).then(() => {
         name.value = "";
         gathering.letGo();
       });
@@ -57,25 +47,24 @@ export class Groups {
     void this.load();
   }
 
-  get all(): readonly Group[] {
+  get all(): readonly CellGroup[] {
     return this.groups;
   }
 
   async load(): Promise<void> {
     await this.work.settled;
-    this.take(await call<Group[]>(`${this.path}/groups`));
+    this.take(await call<CellGroup[]>(`${this.path}/groups`));
   }
 
-  private async act(act: Act, more: Record<string, unknown>): Promise<void> {
+  private async act(message: GroupMessageUnion): Promise<void> {
     try {
-      const body = { by: 0, ...more, act };
-      this.take(await this.work.inTurn(() => call<Group[]>(`${this.path}/groups`, body)));
+      this.take(await this.work.inTurn(() => call<CellGroup[]>(`${this.path}/groups`, message)));
     } catch (error) {
       this.work.notice.set((error as Error).message);
     }
   }
 
-  private take(groups: Group[]): void {
+  private take(groups: CellGroup[]): void {
     this.groups = groups;
     this.fills.hide(groups.filter((group) => group.isHidden).flatMap((group) => group.cells));
     const known = new SheetGroups();
@@ -89,7 +78,7 @@ export class Groups {
     byId("groups").replaceChildren(...groups.map((group) => this.row(group)));
   }
 
-  private row(group: Group): HTMLElement {
+  private row(group: CellGroup): HTMLElement {
     const { id, cells } = group;
     const regions = new Set(cells.map((cell) => this.regions.of(cell))).size;
     const name = el("input", {
@@ -97,7 +86,7 @@ export class Groups {
       value: group.name,
       maxlength: 120,
       "aria-label": "Name of the group",
-      change: () => void this.act("RENAME", { group: id, name: name.value }),
+      change: () => void this.act({ act: "RENAME", group: id, name: name.value }),
     });
     const button = (label: string, title: string, click: (event: MouseEvent) => void, pressed?: boolean) =>
       el(
@@ -116,24 +105,24 @@ export class Groups {
       "li",
       { className: "group-row" },
       name,
-      button("×", "Take apart", () => void this.act("REMOVE", { group: id })),
+      button("×", "Take apart", () => void this.act({ act: "REMOVE", group: id })),
       button(regions === 1 ? "1 region" : `${regions} regions`, "Gather; with Shift, these too", (event) =>
         this.gathering.gather(cells, event.shiftKey),
       ),
       button(
         group.isHidden ? "Show" : "Hide",
         group.isHidden ? "Show" : "Hide",
-        () => void this.act("HIDE", { group: id, by: Number(!group.isHidden) }),
+        () => void this.act({ act: "HIDE", group: id, hides: !group.isHidden }),
         group.isHidden,
       ),
       button(
         group.isLocked ? "Unlock" : "Lock",
         group.isLocked ? "Unlock" : "Lock",
-        () => void this.act("LOCK", { group: id, by: Number(!group.isLocked) }),
+        () => void this.act({ act: "LOCK", group: id, locks: !group.isLocked }),
         group.isLocked,
       ),
-      button("↑", "To the front", () => void this.act("MOVE", { group: id, by: -1 })),
-      button("↓", "To the back", () => void this.act("MOVE", { group: id, by: 1 })),
+      button("↑", "To the front", () => void this.act({ act: "MOVE", group: id, by: -1 })),
+      button("↓", "To the back", () => void this.act({ act: "MOVE", group: id, by: 1 })),
     );
     row.addEventListener("pointerenter", () => this.view.light(cells));
     row.addEventListener("pointerleave", () => this.view.light(undefined));

@@ -1,3 +1,4 @@
+import type { FrameMessage as Frame } from "messages";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Overlay } from "../gaps/overlay";
@@ -5,14 +6,6 @@ import type { Drawing } from "../hand/pointer";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
-
-/** In sheet pixels. */
-interface Frame {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
 
 /** Which part of the sheet is the page; drawn on it by pulling a rectangle. */
 export class PageFrame implements Drawing {

@@ -1,3 +1,4 @@
+import type { Seen, Stored } from "messages";
 import { atom, type WritableAtom } from "nanostores";
 import { call, lines, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
@@ -11,15 +12,6 @@ import { fetchCellMap, fetchCells, fetchInk, type InkPlane } from "./planes";
 import type { Regions } from "./regions";
 import type { DeskState, LayerState } from "./state";
 import type { Work } from "./work";
-
-/** One line of what the server says of a line that was drawn; see docs/formats.md. */
-interface LineAnswer {
-  readonly changed?: boolean;
-  readonly layer?: string | null;
-  readonly patch?: string | null;
-  readonly stored?: boolean;
-  readonly reason?: string | null;
-}
 
 /** Takes over cells that the server has cut anew (a dam drawn by hand, gaps found meanwhile) while the sheet stays open as it is. */
 export class NewCells {
@@ -52,7 +44,7 @@ export class NewCells {
       let stored = false;
       let reason = "The line could not be stored.";
       try {
-        for await (const answer of lines<LineAnswer>(`${this.sheetPath}/${what}`, line)) {
+        for await (const answer of lines<Partial<Seen & Stored>>(`${this.sheetPath}/${what}`, line)) {
           if (answer.patch) {
             changed = true;
             this.patch(answer.layer!, readDamPatch(answer.patch));

@@ -115,10 +115,13 @@ class ForeignIdsTest {
                 .filter(asked -> !(asked.type() instanceof Class<?> plain && plain.isPrimitive()))
                 .forEach(asked -> places.add(asked.name()));
         address.body().map(ForeignIdsTest::element).ifPresent(type -> {
-            if (type.isRecord()) {
-                Arrays.stream(type.getRecordComponents())
+            if (type.isRecord() || type.isSealed()) {
+                Messages.kinds(type).stream()
+                        .flatMap(kind -> Arrays.stream(kind.getRecordComponents()))
                         .filter(each -> !each.getType().isPrimitive())
-                        .forEach(each -> places.add(each.getName()));
+                        .map(RecordComponent::getName)
+                        .distinct()
+                        .forEach(places::add);
             } else {
                 places.add("");
             }
@@ -178,8 +181,11 @@ class ForeignIdsTest {
         Type type = address.body().get();
         Class<?> element = element(type);
         List<Object> all = new ArrayList<>();
-        if (element.isRecord()) {
-            for (Map<String, Object> fields : kinds(element, messages)) {
+        if (element.isRecord() || element.isSealed()) {
+            List<Map<String, Object>> kinds = Messages.kinds(element).stream()
+                    .flatMap(kind -> kinds(kind, messages).stream())
+                    .toList();
+            for (Map<String, Object> fields : kinds) {
                 all.add(fields);
                 if (fields.containsKey(place) && !fields.get(place).equals(foreign.toString())) {
                     all.add(with(fields, place, foreign));

@@ -140,12 +140,14 @@ class HostileMessagesTest {
     }
 
     private List<?> broken(Type type) {
-        if (!(type instanceof Class<?> plain && plain.isRecord())) {
+        if (!(type instanceof Class<?> plain && (plain.isRecord() || plain.isSealed()))) {
             return WRONG;
         }
         List<Object> orNothing = new ArrayList<>(WRONG);
         orNothing.add(null);
-        return messages.varied(plain, component -> orNothing);
+        return Messages.kinds(plain).stream()
+                .flatMap(kind -> messages.varied(kind, component -> orNothing).stream())
+                .toList();
     }
 
     private UUID id(String name) {

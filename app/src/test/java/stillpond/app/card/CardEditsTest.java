@@ -158,41 +158,11 @@ class CardEditsTest {
     @Test
     void looseColoursLieOnACardOfTheirOwnUntilTheyArePutOnOne() {
         UUID loose = UUID.randomUUID();
-        make(
-                work.account(),
-                List.of(new EditMessage(
-                        EditMessage.Kind.ADD,
-                        null,
-                        loose,
-                        "Try",
-                        null,
-                        null,
-                        null,
-                        null,
-                        "#775533",
-                        null,
-                        null,
-                        null,
-                        null)));
+        make(work.account(), List.of(new EditMessage.Add(null, loose, "Try", null, null, null, "#775533", null, null)));
         assertThat(palette().cardOf(loose))
                 .hasValueSatisfying(each -> assertThat(each.isLoose()).isTrue());
         lay(loose, 1);
-        make(
-                work.account(),
-                List.of(new EditMessage(
-                        EditMessage.Kind.MOVE,
-                        card,
-                        loose,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null)));
+        make(work.account(), List.of(new EditMessage.Move(loose, card, null)));
         assertThat(palette().cardOf(loose).map(Card::id)).contains(card);
         assertThat(worn(1)).isEqualTo(Fill.flat(loose));
     }
@@ -227,23 +197,19 @@ class CardEditsTest {
     }
 
     private EditMessage change(UUID swatch, String colour) {
-        return new EditMessage(
-                EditMessage.Kind.CHANGE, null, swatch, null, null, null, null, null, colour, null, null, null, null);
+        return new EditMessage.Change(swatch, null, null, null, null, colour);
     }
 
     private EditMessage add(UUID swatch, String name, String colour, UUID follows) {
-        return new EditMessage(
-                EditMessage.Kind.ADD, card, swatch, name, null, null, null, null, colour, follows, null, null, null);
+        return new EditMessage.Add(card, swatch, name, null, null, null, colour, follows, null);
     }
 
     private EditMessage remove(UUID swatch, String instead) {
-        return new EditMessage(
-                EditMessage.Kind.REMOVE, null, swatch, null, null, null, null, null, null, null, null, null, instead);
+        return new EditMessage.Remove(swatch, instead);
     }
 
     private EditMessage lock(boolean locked) {
-        return new EditMessage(
-                EditMessage.Kind.LOCK_CARD, card, null, null, null, null, null, null, null, null, locked, null, null);
+        return new EditMessage.LockCard(card, locked);
     }
 
     private Layer layer() {

@@ -1,9 +1,12 @@
 package stillpond.app.support;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -30,6 +33,9 @@ public record Messages(Function<String, UUID> ids) {
             return raw == Optional.class ? sample(inner, name) : Map.of();
         }
         Class<?> plain = (Class<?>) type;
+        if (plain.isSealed()) {
+            return fields(kinds(plain).get(0));
+        }
         if (plain.isRecord()) {
             return fields(plain);
         }
@@ -49,9 +55,30 @@ public record Messages(Function<String, UUID> ids) {
         return name.contains("olour") ? "#102030" : name.equals("instead") ? "none" : "Rope";
     }
 
+    /** The records that a message can be: itself, or those that its type permits. */
+    public static List<Class<?>> kinds(Class<?> message) {
+        return message.isSealed() ? List.of(message.getPermittedSubclasses()) : List.of(message);
+    }
+
+    /** How a message of several kinds says which it is: the property and its value; empty for any other. */
+    private static Map<String, Object> kind(Class<?> record) {
+        for (Class<?> sealed : record.getInterfaces()) {
+            JsonTypeInfo info = sealed.getAnnotation(JsonTypeInfo.class);
+            JsonSubTypes names = sealed.getAnnotation(JsonSubTypes.class);
+            if (info != null && names != null) {
+                return Arrays.stream(names.value())
+                        .filter(each -> each.value() == record)
+                        .findFirst()
+                        .map(each -> Map.<String, Object>of(info.property(), each.name()))
+                        .orElse(Map.of());
+            }
+        }
+        return Map.of();
+    }
+
     /** The fields of a record, all of them with values that make some sense. */
     public Map<String, Object> fields(Class<?> record) {
-        Map<String, Object> fields = new LinkedHashMap<>();
+        Map<String, Object> fields = new LinkedHashMap<>(kind(record));
         for (RecordComponent component : record.getRecordComponents()) {
             fields.put(component.getName(), sample(component.getGenericType(), component.getName()));
         }
