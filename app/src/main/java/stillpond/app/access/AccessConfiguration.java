@@ -10,8 +10,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.util.Objects;
-import java.util.Set;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.CacheControl;
@@ -37,6 +35,7 @@ import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 import stillpond.app.account.SignInThrottle;
 import stillpond.app.live.LiveLines;
+import stillpond.app.settings.PondSettings;
 
 @Configuration
 class AccessConfiguration {
@@ -140,9 +139,9 @@ class AccessConfiguration {
 
     /** Refuses what no browser sends, and a {@code Host} that is not ours, so that no redirect leads to it. */
     @Bean
-    StrictHttpFirewall firewall(@Value("${pond.hosts}") Set<String> hosts) {
+    StrictHttpFirewall firewall(PondSettings settings) {
         StrictHttpFirewall firewall = new StrictHttpFirewall();
-        firewall.setAllowedHostnames(hosts::contains);
+        firewall.setAllowedHostnames(settings.hosts()::contains);
         firewall.setAllowedParameterValues(value -> value == null || value.indexOf('\0') < 0);
         return firewall;
     }

@@ -1,19 +1,19 @@
 package stillpond.app.account;
 
 import java.util.Optional;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import stillpond.app.settings.PondSettings;
 
 @Controller
 class SignInController {
 
     private final boolean demo;
 
-    SignInController(@Value("${pond.demo}") boolean demo) {
-        this.demo = demo;
+    SignInController(PondSettings settings) {
+        this.demo = settings.demo();
     }
 
     @GetMapping("/sign-in")

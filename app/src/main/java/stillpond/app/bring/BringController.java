@@ -3,7 +3,6 @@ package stillpond.app.bring;
 import java.io.IOException;
 import java.util.OptionalInt;
 import java.util.UUID;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,6 +15,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
+import stillpond.app.settings.PondSettings;
 import stillpond.app.sheet.LineArtFile;
 import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheets;
@@ -32,16 +32,12 @@ class BringController {
     private final int maxFiles;
 
     BringController(
-            Projects projects,
-            Sheets sheets,
-            Sharpening sharpening,
-            ImageLimits limits,
-            @Value("${pond.limits.max-files}") int maxFiles) {
+            Projects projects, Sheets sheets, Sharpening sharpening, ImageLimits limits, PondSettings settings) {
         this.projects = projects;
         this.sheets = sheets;
         this.sharpening = sharpening;
         this.limits = limits;
-        this.maxFiles = maxFiles;
+        this.maxFiles = settings.limits().maxFiles();
     }
 
     @GetMapping("/projects/{project}/bring")

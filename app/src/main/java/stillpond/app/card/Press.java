@@ -9,10 +9,9 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.settings.PondSettings;
 import stillpond.app.sheet.Planes;
 import stillpond.core.Refusal;
 import stillpond.core.colour.PrintCondition;
@@ -25,18 +24,16 @@ class Press {
     private static final Logger LOG = LoggerFactory.getLogger(Press.class);
     private static final String OF_THIS_MACHINE = "as this machine has it";
 
-    private final JdbcClient jdbc;
+    private final PrintConditionRepository conditions;
     private final Planes planes;
     private final Optional<PrintCondition> otherwise;
     private final Map<String, PrintCondition> read = new ConcurrentHashMap<>();
 
-    Press(JdbcClient jdbc, Planes planes, @Value("${pond.print.profile}") Path profile) {
-        this.jdbc = jdbc;
+    Press(PrintConditionRepository conditions, Planes planes, PondSettings settings) {
+        this.conditions = conditions;
         this.planes = planes;
-        this.otherwise = read(profile);
+        this.otherwise = read(settings.print().profile());
     }
-
-    private record Chosen(String title, String content) {}
 
     private static Optional<PrintCondition> read(Path profile) {
         try {
@@ -58,21 +55,16 @@ class Press {
 
     @Transactional(readOnly = true)
     public String titleOf(UUID project) {
-        return chosen(project).map(Chosen::title).orElse(otherwise.isPresent() ? OF_THIS_MACHINE : "none");
+        return chosen(project).map(ChosenCondition::title).orElse(otherwise.isPresent() ? OF_THIS_MACHINE : "none");
     }
 
     /** @throws Refusal if it is no profile of printing inks; the condition stays as it is */
     void choose(UUID project, String title, byte[] profile) {
         PrintCondition.of(profile);
-        jdbc.sql("""
-                        insert into print_condition (project_id, title, content) values (?, ?, ?)
-                        on conflict (project_id) do update set title = excluded.title, content = excluded.content""").params(project, title, planes.keep(profile)).update();
+        conditions.save(new ChosenCondition(project, title, planes.keep(profile)));
     }
 
-    private Optional<Chosen> chosen(UUID project) {
-        return jdbc.sql("select title, content from print_condition where project_id = ?")
-                .param(project)
-                .query(Chosen.class)
-                .optional();
+    private Optional<ChosenCondition> chosen(UUID project) {
+        return conditions.findById(project);
     }
 }

@@ -1,12 +1,9 @@
 package stillpond.app.card;
 
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.account.Accounts;
@@ -22,14 +19,14 @@ class Proposals {
 
     private final CardEdits edits;
     private final Accounts accounts;
-    private final JdbcClient jdbc;
+    private final ProposalRepository proposals;
     private final JsonMapper json;
     private final Clock clock;
 
-    Proposals(CardEdits edits, Accounts accounts, JdbcClient jdbc, JsonMapper json, Clock clock) {
+    Proposals(CardEdits edits, Accounts accounts, ProposalRepository proposals, JsonMapper json, Clock clock) {
         this.edits = edits;
         this.accounts = accounts;
-        this.jdbc = jdbc;
+        this.proposals = proposals;
         this.json = json;
         this.clock = clock;
     }
@@ -58,28 +55,23 @@ class Proposals {
         if (reason == null || reason.isBlank() || reason.length() > LONGEST_REASON) {
             throw new Refusal("A proposal says why, in up to " + LONGEST_REASON + " letters. Nothing was sent.");
         }
-        jdbc.sql("""
-                        insert into proposal (id, project_id, author_id, made_at, reason, edits, state)
-                        values (?, ?, ?, ?, ?, ?, 'OPEN')""")
-                .params(
-                        UUID.randomUUID(),
-                        project,
-                        author,
-                        Timestamp.from(clock.instant()),
-                        reason.strip(),
-                        json.writeValueAsString(edits))
-                .update();
+        proposals.save(new StoredProposal(
+                project,
+                author,
+                clock.instant(),
+                reason.strip(),
+                json.writeValueAsString(edits.toArray(EditMessage[]::new))));
     }
 
     /** Open ones first, then the latest. */
     @Transactional(readOnly = true)
     List<Proposal> of(UUID project) {
-        return query("project_id = :id order by state = 'OPEN' desc, made_at desc", project);
+        return proposals.findInProject(project).stream().map(this::asProposal).toList();
     }
 
     @Transactional(readOnly = true)
     long open(UUID project) {
-        return of(project).stream().filter(each -> each.state() == State.OPEN).count();
+        return proposals.countByProjectIdAndState(project, State.OPEN);
     }
 
     /**
@@ -103,36 +95,24 @@ class Proposals {
         if (answer.length() > LONGEST_REASON) {
             throw new Refusal("An answer has up to " + LONGEST_REASON + " letters. Nothing was changed.");
         }
-        Proposal open = query("project_id = :project and id = :id for update", proposal, Optional.of(project)).stream()
-                .findFirst()
-                .orElseThrow();
-        if (open.state() != State.OPEN) {
+        StoredProposal stored = proposals.findAndLock(project, proposal).orElseThrow();
+        if (stored.state() != State.OPEN) {
             throw new Refusal("This proposal was answered before.");
         }
-        jdbc.sql("update proposal set state = ?, answered_by = ?, answered_at = ?, answer = ? where id = ?")
-                .params(state.name(), person, Timestamp.from(clock.instant()), answer.strip(), proposal)
-                .update();
+        Proposal open = asProposal(stored);
+        stored.answer(state, person, clock.instant(), answer.strip());
         return open;
     }
 
-    private List<Proposal> query(String where, UUID id) {
-        return query(where, id, Optional.empty());
-    }
-
-    private List<Proposal> query(String where, UUID id, Optional<UUID> project) {
-        JdbcClient.StatementSpec asked =
-                jdbc.sql("select * from proposal where " + where).param("id", id);
-        return project.map(each -> asked.param("project", each))
-                .orElse(asked)
-                .query((row, number) -> new Proposal(
-                        row.getObject("id", UUID.class),
-                        row.getObject("author_id", UUID.class),
-                        row.getTimestamp("made_at").toInstant(),
-                        row.getString("reason"),
-                        List.of(json.readValue(row.getString("edits"), EditMessage[].class)),
-                        State.valueOf(row.getString("state")),
-                        row.getObject("answered_by", UUID.class),
-                        row.getString("answer")))
-                .list();
+    private Proposal asProposal(StoredProposal stored) {
+        return new Proposal(
+                stored.id(),
+                stored.authorId(),
+                stored.madeAt(),
+                stored.reason(),
+                List.of(json.readValue(stored.edits(), EditMessage[].class)),
+                stored.state(),
+                stored.answeredBy(),
+                stored.answer());
     }
 }

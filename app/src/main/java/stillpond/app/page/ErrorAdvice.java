@@ -8,7 +8,6 @@ import java.util.Objects;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.http.HttpStatus;
@@ -35,6 +34,7 @@ import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.ModelAndView;
 import stillpond.app.project.NotAllowed;
+import stillpond.app.settings.PondSettings;
 import stillpond.core.Refusal;
 import stillpond.core.exchange.UnreadableCards;
 import stillpond.core.format.UnreadableFile;
@@ -51,8 +51,8 @@ class ErrorAdvice {
 
     private final DataSize maxFile;
 
-    ErrorAdvice(@Value("${pond.limits.max-file}") DataSize maxFile) {
-        this.maxFile = maxFile;
+    ErrorAdvice(PondSettings settings) {
+        this.maxFile = settings.limits().maxFile();
     }
 
     @ExceptionHandler(NoSuchElementException.class)

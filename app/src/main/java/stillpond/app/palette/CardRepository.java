@@ -13,7 +13,7 @@ interface CardRepository extends Repository<StoredCard, UUID> {
     List<StoredCard> findByProjectIdOrderByPosition(UUID projectId);
 
     /** @return 0 if another project has a card with this id; then nothing is written */
-    @Modifying(clearAutomatically = true)
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("""
             insert into card (id, project_id, name, subject, kind, locked, position)
             values (:id, :project, :name, :subject, :kind, :locked, :position)
@@ -22,12 +22,12 @@ interface CardRepository extends Repository<StoredCard, UUID> {
                 where card.project_id = excluded.project_id""")
     int write(UUID id, UUID project, String name, String subject, String kind, boolean locked, int position);
 
-    @Modifying(clearAutomatically = true)
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("update card set removed_at = now() where id = :id and project_id = :project")
     void remove(UUID project, UUID id);
 
     /** @return 0 if another project has a swatch with this id; then nothing is written */
-    @Modifying(clearAutomatically = true)
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("""
             insert into swatch (id, project_id, card_id, name, part, note, paint, position)
             values (:id, :project, :card, :name, :part, :note, :paint, :position)
@@ -43,7 +43,7 @@ interface CardRepository extends Repository<StoredCard, UUID> {
      *
      * @param instead what is worn in its place, and in the place of those that it was worn instead of; null: nothing
      */
-    @Modifying(clearAutomatically = true)
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("""
             update swatch set
                 removed_at = case when id = :id then now() else removed_at end,

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.history.Effect;
@@ -22,23 +23,23 @@ import stillpond.core.palette.Staging;
 @Transactional
 public class Stagings implements EffectKind<Effect.Staged> {
 
-    private final StagingRepository stored;
+    private final StagedRepository stored;
     private final History history;
 
-    Stagings(StagingRepository stored, History history) {
+    Stagings(StagedRepository stored, History history) {
         this.stored = stored;
         this.history = history;
     }
 
     @Transactional(readOnly = true)
     public Staging of(UUID project) {
-        return new Staging(stored.entries(project));
+        return new Staging(entries(project));
     }
 
     /** As it was at a moment. */
     @Transactional(readOnly = true)
     public Staging at(UUID project, Instant moment) {
-        Map<String, String> entries = new HashMap<>(stored.entries(project));
+        Map<String, String> entries = new HashMap<>(entries(project));
         for (Effect effect : history.ofProjectSince(project, moment)) {
             if (effect instanceof Effect.Staged staged) {
                 entries.keySet().removeAll(staged.after().keySet());
@@ -94,11 +95,19 @@ public class Stagings implements EffectKind<Effect.Staged> {
         if (effect.before().isEmpty() && effect.after().isEmpty()) {
             return Optional.empty();
         }
-        stored.remove(
-                project,
-                before.keySet().stream().filter(key -> !after.containsKey(key)).toList());
-        effect.after().forEach((key, value) -> stored.put(project, key, value));
+        stored.deleteAllById(before.keySet().stream()
+                .filter(key -> !after.containsKey(key))
+                .map(key -> new StagedEntry.Key(project, key))
+                .toList());
+        stored.saveAll(effect.after().entrySet().stream()
+                .map(each -> new StagedEntry(project, each.getKey(), each.getValue()))
+                .toList());
         return Optional.of(effect);
+    }
+
+    private Map<String, String> entries(UUID project) {
+        return stored.findByIdProjectId(project).stream()
+                .collect(Collectors.toMap(StagedEntry::key, StagedEntry::value));
     }
 
     private static Map<String, String> different(Map<String, String> entries, Map<String, String> others) {

@@ -14,7 +14,9 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
+import stillpond.app.settings.PondSettings;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.ink.Picture;
@@ -34,7 +36,7 @@ public class PictureFiles {
 
     private static final long PERMIT_PIXELS = 1 << 16;
 
-    private final ReadingSettings settings;
+    private final PondSettings.Reading settings;
     private final ProcessBuilder command;
     private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "reading-watch");
@@ -46,7 +48,12 @@ public class PictureFiles {
     private final int allPermits;
     private final Semaphore memory;
 
-    PictureFiles(ReadingSettings settings) {
+    @Autowired
+    PictureFiles(PondSettings settings) {
+        this(settings.reading());
+    }
+
+    PictureFiles(PondSettings.Reading settings) {
         this.settings = settings;
         this.command = command(settings);
         this.idle = new ArrayBlockingQueue<>(settings.readers());
@@ -164,7 +171,7 @@ public class PictureFiles {
      * From the packed application the class is found through its own launcher. Who brings a file waits for it anyway; whoever lays a fill
      * meanwhile goes first, so the process is nice.
      */
-    private static ProcessBuilder command(ReadingSettings settings) {
+    private static ProcessBuilder command(PondSettings.Reading settings) {
         String java = ProcessHandle.current().info().command().orElse("java");
         String classPath = ManagementFactory.getRuntimeMXBean().getClassPath();
         String main = ReaderMain.class.getName();

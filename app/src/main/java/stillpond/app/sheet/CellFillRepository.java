@@ -16,7 +16,7 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     List<CellFill> findInLayer(UUID layer, Collection<Integer> cells);
 
     /** Lays swatches on cells, {@code swatches[i]} on {@code cells[i]}, over whatever they wore. Native, as all that follows: whole arrays at once. */
-    @Modifying(clearAutomatically = true)
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("""
             insert into cell_fill (layer_id, cell, swatch_id)
             select :layer, laid.cell, laid.swatch_id
@@ -25,7 +25,7 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     void lay(UUID layer, Integer[] cells, UUID[] swatches);
 
     /** Lays fills that are more than one opaque swatch, {@code texts[i]} on {@code cells[i]}. */
-    @Modifying(clearAutomatically = true)
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("""
             insert into cell_fill (layer_id, cell, made)
             select :layer, laid.cell, laid.made
@@ -72,7 +72,7 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
         int getCell();
     }
 
-    @Modifying(clearAutomatically = true)
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("delete from cell_fill where layer_id = :layer and cell = any(cast(:cells as integer[]))")
     void clear(UUID layer, Integer[] cells);
 
@@ -123,7 +123,7 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     }
 
     /** Lets one layer wear what another with the same cells wears. */
-    @Modifying(clearAutomatically = true)
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("""
             insert into cell_fill (layer_id, cell, swatch_id, made)
             select :to, cell, swatch_id, made from cell_fill where layer_id = :from""")

@@ -1,16 +1,12 @@
 package stillpond.app.sheet;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.history.Effect;
@@ -27,13 +23,13 @@ import stillpond.core.ledger.CellGroups;
 @Transactional
 public class LayerGroups implements EffectKind<Effect.Grouped> {
 
-    private final JdbcClient jdbc;
+    private final GroupRepository groups;
     private final SheetRepository sheets;
     private final LayerSwaps swaps;
     private final History history;
 
-    LayerGroups(JdbcClient jdbc, SheetRepository sheets, LayerSwaps swaps, History history) {
-        this.jdbc = jdbc;
+    LayerGroups(GroupRepository groups, SheetRepository sheets, LayerSwaps swaps, History history) {
+        this.groups = groups;
         this.sheets = sheets;
         this.swaps = swaps;
         this.history = history;
@@ -41,28 +37,16 @@ public class LayerGroups implements EffectKind<Effect.Grouped> {
 
     @Transactional(readOnly = true)
     public CellGroups of(UUID layer) {
-        return new CellGroups(jdbc.sql("select * from cell_group where layer_id = ? order by position")
-                .param(layer)
-                .query((row, number) -> group(row))
-                .list());
+        return asGroups(groups.findByKeyLayerIdOrderByPosition(layer));
     }
 
     /** Those alone whose fills must stay: asked with every fill. */
     CellGroups locked(UUID layer) {
-        return new CellGroups(jdbc.sql("select * from cell_group where layer_id = ? and is_locked order by position")
-                .param(layer)
-                .query((row, number) -> group(row))
-                .list());
+        return asGroups(groups.findByKeyLayerIdAndLockedTrueOrderByPosition(layer));
     }
 
-    private static CellGroup group(ResultSet row) throws SQLException {
-        Integer[] cells = (Integer[]) row.getArray("cells").getArray();
-        return new CellGroup(
-                row.getObject("id", UUID.class),
-                row.getString("name"),
-                row.getBoolean("is_hidden"),
-                row.getBoolean("is_locked"),
-                Arrays.asList(cells));
+    private static CellGroups asGroups(List<StoredGroup> stored) {
+        return new CellGroups(stored.stream().map(StoredGroup::asGroup).toList());
     }
 
     /**
@@ -106,15 +90,13 @@ public class LayerGroups implements EffectKind<Effect.Grouped> {
                 Optional.of(new Effect.Grouped(sheet.id(), now.id(), present, back.groups())), back.leftAlone());
     }
 
-    private void write(UUID layer, CellGroups groups) {
-        jdbc.sql("delete from cell_group where layer_id = ?").param(layer).update();
-        int position = 0;
-        for (CellGroup group : groups.groups()) {
-            jdbc.sql("insert into cell_group values (?, ?, ?, ?, ?, ?, ?)")
-                    .params(layer, group.id(), group.name(), position++, group.isHidden(), group.isLocked())
-                    .param(group.cells().stream().mapToInt(cell -> cell).toArray())
-                    .update();
+    private void write(UUID layer, CellGroups wanted) {
+        groups.clear(layer);
+        List<StoredGroup> stored = new ArrayList<>();
+        for (CellGroup group : wanted.groups()) {
+            stored.add(new StoredGroup(layer, stored.size(), group));
         }
+        groups.saveAllAndFlush(stored);
     }
 
     /** Brings the groups of a layer over to the one that takes its place. */

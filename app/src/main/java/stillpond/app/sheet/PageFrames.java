@@ -3,7 +3,6 @@ package stillpond.app.sheet;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.history.Effect;
@@ -16,12 +15,12 @@ import stillpond.core.cell.Box;
 @Transactional
 public class PageFrames implements EffectKind<Effect.Framed> {
 
-    private final JdbcClient jdbc;
+    private final FrameRepository frames;
     private final SheetRepository sheets;
     private final History history;
 
-    PageFrames(JdbcClient jdbc, SheetRepository sheets, History history) {
-        this.jdbc = jdbc;
+    PageFrames(FrameRepository frames, SheetRepository sheets, History history) {
+        this.frames = frames;
         this.sheets = sheets;
         this.history = history;
     }
@@ -29,10 +28,7 @@ public class PageFrames implements EffectKind<Effect.Framed> {
     /** In pixels of the sheet; empty where the sheet is page all over. */
     @Transactional(readOnly = true)
     public Optional<Box> of(UUID sheet) {
-        return jdbc.sql("select x_start, y_start, x_end_exclusive, y_end_exclusive from page_frame where sheet_id = ?")
-                .param(sheet)
-                .query((row, number) -> new Box(row.getInt(1), row.getInt(2), row.getInt(3), row.getInt(4)))
-                .optional();
+        return frames.findById(sheet).map(StoredFrame::box);
     }
 
     public void set(Sheet sheet, UUID author, Box frame) {
@@ -59,9 +55,6 @@ public class PageFrames implements EffectKind<Effect.Framed> {
     }
 
     private void write(UUID sheet, Optional<Box> frame) {
-        jdbc.sql("delete from page_frame where sheet_id = ?").param(sheet).update();
-        frame.ifPresent(box -> jdbc.sql("insert into page_frame values (?, ?, ?, ?, ?)")
-                .params(sheet, box.xStart(), box.yStart(), box.xEndExclusive(), box.yEndExclusive())
-                .update());
+        frame.ifPresentOrElse(box -> frames.save(new StoredFrame(sheet, box)), () -> frames.deleteById(sheet));
     }
 }

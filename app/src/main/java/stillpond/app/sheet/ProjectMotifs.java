@@ -2,13 +2,11 @@ package stillpond.app.sheet;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,7 +25,7 @@ public class ProjectMotifs {
     private static final int MOST = 200;
     private static final int MOST_READ = 1000;
 
-    private final JdbcClient jdbc;
+    private final MotifRepository motifs;
     private final Planes planes;
     private final Clock clock;
     private final OwnMotifs own = new OwnMotifs();
@@ -37,8 +35,8 @@ public class ProjectMotifs {
     private final Cache<String, Motif> read =
             Caffeine.newBuilder().maximumSize(MOST_READ).build();
 
-    ProjectMotifs(JdbcClient jdbc, Planes planes, PictureFiles pictureFiles, Clock clock) {
-        this.jdbc = jdbc;
+    ProjectMotifs(MotifRepository motifs, Planes planes, PictureFiles pictureFiles, Clock clock) {
+        this.motifs = motifs;
         this.planes = planes;
         this.pictureFiles = pictureFiles;
         this.clock = clock;
@@ -53,16 +51,13 @@ public class ProjectMotifs {
         List<Named> all = new ArrayList<>();
         OwnMotifs.NAMES.forEach(name -> all.add(named(name, name, own)));
         Motifs brought = of(project);
-        jdbc.sql("select id, title from motif where project_id = ? order by made_at, id")
-                .param(project)
-                .query((row, number) -> named(row.getString("id"), row.getString("title"), brought))
-                .list()
-                .forEach(all::add);
+        motifs.findByProjectIdOrderByMadeAtAscIdAsc(project)
+                .forEach(motif -> all.add(named(motif.name(), motif.title(), brought)));
         return all;
     }
 
-    private static Named named(String name, String title, Motifs motifs) {
-        return new Named(name, title, motifs.find(name).orElseThrow().inks());
+    private static Named named(String name, String title, Motifs among) {
+        return new Named(name, title, among.find(name).orElseThrow().inks());
     }
 
     @Transactional(readOnly = true)
@@ -71,11 +66,14 @@ public class ProjectMotifs {
     }
 
     private Optional<Motif> brought(UUID project, String name) {
-        return jdbc.sql("select content from motif where project_id = ? and cast(id as text) = ?")
-                .params(project, name)
-                .query(String.class)
-                .optional()
-                .map(content -> read.get(content, any -> read(planes.content(content))));
+        UUID id;
+        try {
+            id = UUID.fromString(name);
+        } catch (IllegalArgumentException ofNoOne) {
+            return Optional.empty();
+        }
+        return motifs.findByIdAndProjectId(id, project)
+                .map(motif -> read.get(motif.content(), content -> read(planes.content(content))));
     }
 
     private Motif read(byte[] svg) {
@@ -86,18 +84,12 @@ public class ProjectMotifs {
     @Transactional(propagation = Propagation.SUPPORTS)
     public Named bring(UUID project, String fileName, byte[] svg) {
         Motif motif = read(svg);
-        int present = jdbc.sql("select count(*) from motif where project_id = ?")
-                .param(project)
-                .query(Integer.class)
-                .single();
+        int present = motifs.countByProjectId(project);
         if (present >= MOST) {
             throw new Refusal("A project keeps up to " + MOST + " patterns of its own.");
         }
-        UUID id = UUID.randomUUID();
-        String title = FileTitle.of(fileName);
-        jdbc.sql("insert into motif values (?, ?, ?, ?, ?)")
-                .params(id, project, title, planes.keep(svg), Timestamp.from(clock.instant()))
-                .update();
-        return new Named(id.toString(), title, motif.inks());
+        StoredMotif brought = new StoredMotif(project, FileTitle.of(fileName), planes.keep(svg), clock.instant());
+        motifs.save(brought);
+        return new Named(brought.name(), brought.title(), motif.inks());
     }
 }

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.history.Effect;
@@ -20,35 +19,15 @@ import stillpond.app.history.History;
 @Transactional
 public class SheetCast implements EffectKind<Effect.Cast> {
 
-    private static final String SAID_AND_WORN = """
-            select sheet, card from (
-                select o.sheet_id as sheet, o.card_id as card, 0 as later, o.position as place
-                from open_card o join sheet s on s.id = o.sheet_id
-                where s.project_id = :project
-                union all
-                select s.id, w.card_id, 1, -count(*)
-                from sheet s
-                join layer l on l.sheet_id = s.id and l.is_current
-                join cell_wears f on f.layer_id = l.id
-                join swatch w on w.id = f.swatch_id
-                join card c on c.id = w.card_id and c.kind = 'CAST' and c.removed_at is null
-                where s.project_id = :project and s.removed_at is null
-                group by s.id, w.card_id) as on_sheet
-            where cast(:only as uuid) is null or sheet in (
-                select s.id from sheet s join sheet own on own.id = cast(:only as uuid) and own.scene_id = s.scene_id)
-            order by later, place""";
-
-    private final JdbcClient jdbc;
+    private final OpenCardRepository cards;
     private final SheetRepository sheets;
     private final History history;
 
-    SheetCast(JdbcClient jdbc, SheetRepository sheets, History history) {
-        this.jdbc = jdbc;
+    SheetCast(OpenCardRepository cards, SheetRepository sheets, History history) {
+        this.cards = cards;
         this.sheets = sheets;
         this.history = history;
     }
-
-    private record OnSheet(UUID sheet, UUID card) {}
 
     /** The cards of everybody on each sheet of a project. */
     @Transactional(readOnly = true)
@@ -69,13 +48,9 @@ public class SheetCast implements EffectKind<Effect.Cast> {
 
     private Map<UUID, List<UUID>> query(UUID project, UUID sheetOfScene) {
         Map<UUID, Set<UUID>> cast = new LinkedHashMap<>();
-        jdbc.sql(SAID_AND_WORN)
-                .param("project", project)
-                .param("only", sheetOfScene)
-                .query(OnSheet.class)
-                .list()
-                .forEach(each -> cast.computeIfAbsent(each.sheet(), sheet -> new LinkedHashSet<>())
-                        .add(each.card()));
+        cards.findSaidAndWorn(project, sheetOfScene)
+                .forEach(each -> cast.computeIfAbsent(each.getSheet(), sheet -> new LinkedHashSet<>())
+                        .add(each.getCard()));
         Map<UUID, List<UUID>> lists = new LinkedHashMap<>();
         cast.forEach((sheet, cards) -> lists.put(sheet, new ArrayList<>(cards)));
         return lists;
@@ -84,10 +59,9 @@ public class SheetCast implements EffectKind<Effect.Cast> {
     /** Those that somebody said beforehand. */
     @Transactional(readOnly = true)
     public List<UUID> said(UUID sheet) {
-        return jdbc.sql("select card_id from open_card where sheet_id = ? order by position")
-                .param(sheet)
-                .query(UUID.class)
-                .list();
+        return cards.findByKeySheetIdOrderByPosition(sheet).stream()
+                .map(OpenCard::card)
+                .toList();
     }
 
     /** @param cards of the sheet's project, in the order in which they are to lie at hand; none: what it wears tells */
@@ -125,12 +99,12 @@ public class SheetCast implements EffectKind<Effect.Cast> {
         return Done.all(effect);
     }
 
-    private void write(UUID sheet, List<UUID> cards) {
-        jdbc.sql("delete from open_card where sheet_id = ?").param(sheet).update();
-        for (int i = 0; i < cards.size(); i++) {
-            jdbc.sql("insert into open_card (sheet_id, card_id, position) values (?, ?, ?)")
-                    .params(sheet, cards.get(i), i)
-                    .update();
+    private void write(UUID sheet, List<UUID> wanted) {
+        cards.clear(sheet);
+        List<OpenCard> said = new ArrayList<>();
+        for (UUID card : wanted) {
+            said.add(new OpenCard(sheet, card, said.size()));
         }
+        cards.saveAllAndFlush(said);
     }
 }

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.util.unit.DataSize;
+import stillpond.app.settings.PondSettings;
 import stillpond.app.support.Drawings;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.UnreadableFile;
@@ -27,8 +28,8 @@ class PictureFilesTest {
     private PictureFiles files;
 
     private PictureFiles files(Duration time, int memoryMb, int heapMb, Duration patience) {
-        files = new PictureFiles(
-                new ReadingSettings(1, time, DataSize.ofMegabytes(memoryMb), DataSize.ofMegabytes(heapMb), patience));
+        files = new PictureFiles(new PondSettings.Reading(
+                1, time, DataSize.ofMegabytes(memoryMb), DataSize.ofMegabytes(heapMb), patience));
         return files;
     }
 
