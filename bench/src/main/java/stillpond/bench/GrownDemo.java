@@ -32,9 +32,10 @@ final class GrownDemo {
                         + (100 + i));
                 statement.execute("insert into sheet select * from one_sheet");
                 statement.execute(
-                        "update one_layer set id = gen_random_uuid(), sheet_id = (select id from one_sheet), cell_count = 1000, "
-                                + "regions = (select array_agg(n order by n) from generate_series(0, 999) n), areas = array_fill(4000, array[1000])");
+                        "update one_layer set id = gen_random_uuid(), sheet_id = (select id from one_sheet), cell_count = 1000, region_count = 1000");
                 statement.execute("insert into layer select * from one_layer");
+                statement.execute(
+                        "insert into layer_cells select id, (select array_agg(n order by n) from generate_series(0, 999) n), array_fill(4000, array[1000]) from one_layer");
                 statement.execute("""
                         insert into cell_fill (layer_id, cell, swatch_id)
                         select (select id from one_layer), n, s.ids[1 + n % array_length(s.ids, 1)]

@@ -78,9 +78,10 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
 
     /** How many regions of each sheet wear one of some swatches, somewhere. */
     @NativeQuery("""
-            select s.id as sheet, s.title as title, count(distinct l.regions[f.cell + 1]) as regions
+            select s.id as sheet, s.title as title, count(distinct c.regions[f.cell + 1]) as regions
             from cell_wears f
             join layer l on l.id = f.layer_id and l.is_current
+            join layer_cells c on c.layer_id = l.id
             join sheet s on s.id = l.sheet_id and s.removed_at is null
             where f.swatch_id = any(cast(:swatches as uuid[]))
             group by s.id, s.title, s.position order by s.position, s.title""")
@@ -92,7 +93,8 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
                    sum(coalesce(cell.area, 0) / (1.0 * l.width_px * l.height_px)) as share
             from sheet s
             join layer l on l.sheet_id = s.id and l.is_current
-            cross join lateral unnest(l.regions, l.areas) with ordinality as cell (region, area, number)
+            join layer_cells c on c.layer_id = l.id
+            cross join lateral unnest(c.regions, c.areas) with ordinality as cell (region, area, number)
             join cell_wears f on f.layer_id = l.id and f.cell = cell.number - 1
             where s.project_id = :project and s.removed_at is null
                   and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
@@ -133,12 +135,13 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             select s.id as sheet,
                    (select count(*) from
                        (select 1 from layer l
-                        cross join unnest(l.regions) with ordinality as cell (region, number)
+                        join layer_cells c on c.layer_id = l.id
+                        cross join unnest(c.regions) with ordinality as cell (region, number)
                         left join cell_fill f on f.layer_id = l.id and f.cell = cell.number - 1
                         where l.sheet_id = s.id and l.is_current
                         group by l.id, cell.region
                         having bool_and(f.cell is not null)) as filled) as filled,
-                   (select coalesce(sum(1 + (select max(region) from unnest(l.regions) as region)), 0) from layer l
+                   (select coalesce(sum(l.region_count), 0) from layer l
                     where l.sheet_id = s.id and l.is_current) as regions
             from sheet s where s.project_id = :project""")
     List<CountedRegions> countFilled(UUID project);

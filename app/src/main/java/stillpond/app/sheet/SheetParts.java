@@ -52,7 +52,7 @@ public class SheetParts {
 
     private Map<UUID, int[]> regions(List<UUID> layers) {
         Map<UUID, int[]> regions = new HashMap<>();
-        jdbc.sql("select id, regions from layer where id = any(cast(:layers as uuid[]))")
+        jdbc.sql("select layer_id, regions from layer_cells where layer_id = any(cast(:layers as uuid[]))")
                 .param("layers", layers.toArray(UUID[]::new))
                 .query((row, number) -> regions.put(row.getObject(1, UUID.class), numbers((Integer[])
                         row.getArray(2).getArray())))

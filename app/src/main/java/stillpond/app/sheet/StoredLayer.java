@@ -1,10 +1,14 @@
 package stillpond.app.sheet;
 
+import jakarta.persistence.CascadeType;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
+import jakarta.persistence.OneToOne;
+import jakarta.persistence.PrimaryKeyJoinColumn;
 import jakarta.persistence.Table;
 import java.util.Arrays;
 import java.util.OptionalInt;
@@ -41,11 +45,11 @@ class StoredLayer {
     private int analysisVersion;
     private Double reach;
 
-    @Column(columnDefinition = "integer[]")
-    private int[] regions;
+    private int regionCount;
 
-    @Column(columnDefinition = "integer[]")
-    private int[] areas;
+    @OneToOne(fetch = FetchType.LAZY, optional = false, cascade = CascadeType.ALL)
+    @PrimaryKeyJoinColumn
+    private LayerCells ofCells;
 
     private String smallInk;
     private String smallCells;
@@ -66,8 +70,8 @@ class StoredLayer {
         this.widthPx = planes.widthPx();
         this.heightPx = planes.heightPx();
         this.cellCount = planes.regions().length;
-        this.regions = planes.regions();
-        this.areas = planes.areas();
+        this.ofCells = new LayerCells(id, planes.regions(), planes.areas());
+        this.regionCount = count(planes.regions());
         this.reach = planes.reach();
         this.openings = planes.openings();
         this.analysisVersion = planes.analysisVersion();
@@ -86,8 +90,8 @@ class StoredLayer {
                         settings(),
                         widthPx,
                         heightPx,
-                        regions,
-                        areas,
+                        ofCells.regions(),
+                        ofCells.areas(),
                         reach(),
                         source,
                         ink,
@@ -123,7 +127,7 @@ class StoredLayer {
     }
 
     int[] areas() {
-        return areas;
+        return ofCells.areas();
     }
 
     int position() {
@@ -143,7 +147,12 @@ class StoredLayer {
     }
 
     void setRegions(int[] regionOfCell) {
-        regions = regionOfCell;
+        ofCells.setRegions(regionOfCell);
+        regionCount = count(regionOfCell);
+    }
+
+    private static int count(int[] regionOfCell) {
+        return Arrays.stream(regionOfCell).max().orElse(-1) + 1;
     }
 
     private double reach() {
@@ -166,7 +175,7 @@ class StoredLayer {
                 cells,
                 openings,
                 reach(),
-                Arrays.stream(regions).max().orElse(-1) + 1,
+                regionCount,
                 smallInk,
                 smallCells,
                 analysisVersion == Openings.VERSION);
