@@ -34,6 +34,7 @@ import { NewCells } from "./model/new-cells";
 import { Regions } from "./model/regions";
 import type { DeskState } from "./model/state";
 import { settledSinceAsked } from "./model/outbox";
+import { warmUp } from "./model/warm-up";
 import { Work } from "./model/work";
 import { dropPebbles } from "./shore/drag";
 import { Live } from "../shared/live";
@@ -69,11 +70,13 @@ async function open(): Promise<void> {
   const came = JSON.parse(byId("desk-state").textContent) as DeskState;
   const state = settledSinceAsked(came.sheet) ? await call<DeskState>(`${path}/desk`) : came;
   const layer = state.layers[0]!;
-  const [map, ink, openings] = await Promise.all([
+  const planes = Promise.all([
     fetchCellMap(layer.cells, layer.cellCount),
     fetchInk(layer.ink),
     fetchOpenings(layer.openings),
   ]);
+  warmUp();
+  const [map, ink, openings] = await planes;
   const fills = new Fills(layer.id, layer.cellCount, state.palette.cards);
   const motifs = new MotifPictures(`/projects/${path.split("/")[2]}/motifs`);
   const view = new SheetView(passes, map, ink, openings.strokePx, fills, motifs);

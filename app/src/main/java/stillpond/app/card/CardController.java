@@ -126,7 +126,7 @@ class CardController {
         if (palettes.of(project).card(card).orElseThrow().locked()) {
             projects.require(project, person.id(), Right.CHANGE_LOCKED_CARDS);
         }
-        modelSheets.choose(card, sheet);
+        palettes.judge(project, card, sheet);
         return "redirect:/projects/" + project + "/cards/" + card;
     }
 

@@ -19,13 +19,7 @@ public class ModelSheets {
         this.jdbc = jdbc;
     }
 
-    public void choose(UUID card, UUID sheet) {
-        jdbc.sql("update card set model_sheet_id = ? where id = ?")
-                .params(sheet, card)
-                .update();
-    }
-
-    /** The chosen one, or else the sheet that wears most of the card's swatches; empty if none does. */
+    /** The chosen one, or else the sheet that wears most of the card's swatches; empty if none does. Native: it counts the cells of a whole project. */
     @Transactional(readOnly = true)
     public Optional<Sheet> of(UUID card, List<Sheet> sheets) {
         Optional<UUID> id = jdbc.sql("""

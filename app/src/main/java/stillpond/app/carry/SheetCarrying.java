@@ -10,15 +10,16 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import stillpond.app.check.SheetFindings;
+import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Progress;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.Refusal;
@@ -48,7 +49,8 @@ class SheetCarrying {
     private final Planes planes;
     private final Corrections corrections;
     private final SheetFindings findings;
-    private final JdbcClient jdbc;
+    private final Palettes palettes;
+    private final SheetCast cast;
 
     SheetCarrying(
             Sheets sheets,
@@ -56,13 +58,15 @@ class SheetCarrying {
             Planes planes,
             Corrections corrections,
             SheetFindings findings,
-            JdbcClient jdbc) {
+            Palettes palettes,
+            SheetCast cast) {
         this.sheets = sheets;
         this.changes = changes;
         this.planes = planes;
         this.corrections = corrections;
         this.findings = findings;
-        this.jdbc = jdbc;
+        this.palettes = palettes;
+        this.cast = cast;
     }
 
     /**
@@ -136,12 +140,12 @@ class SheetCarrying {
 
     /** The model sheets of the cards that lie on the shore of a sheet. */
     private Set<UUID> models(UUID project, UUID target) {
-        return new HashSet<>(
-                jdbc.sql("""
-                        select model_sheet_id from card c
-                        where project_id = ? and model_sheet_id is not null and removed_at is null
-                              and (c.id in (select card_id from open_card where sheet_id = ?)
-                                   or not exists (select 1 from open_card where sheet_id = ?))""").params(project, target, target).query(UUID.class).list());
+        Map<UUID, UUID> models = new HashMap<>(palettes.models(project));
+        List<UUID> said = cast.said(target);
+        if (!said.isEmpty()) {
+            models.keySet().retainAll(said);
+        }
+        return new HashSet<>(models.values());
     }
 
     /** @param overFilled whether regions that wear something are spoken of too */

@@ -15,7 +15,6 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.account.Accounts;
-import stillpond.app.card.ModelSheets;
 import stillpond.app.card.ReferencePictures;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
@@ -66,7 +65,6 @@ class DemoLoader implements ApplicationRunner {
     private final SheetChanges changes;
     private final Planes planes;
     private final ReferencePictures pictures;
-    private final ModelSheets models;
     private final JsonMapper json;
     private final TransactionTemplate transaction;
 
@@ -80,7 +78,6 @@ class DemoLoader implements ApplicationRunner {
             SheetChanges changes,
             Planes planes,
             ReferencePictures pictures,
-            ModelSheets models,
             JsonMapper json,
             TransactionTemplate transaction) {
         this.accounts = accounts;
@@ -92,7 +89,6 @@ class DemoLoader implements ApplicationRunner {
         this.changes = changes;
         this.planes = planes;
         this.pictures = pictures;
-        this.models = models;
         this.json = json;
         this.transaction = transaction;
     }
@@ -133,7 +129,7 @@ class DemoLoader implements ApplicationRunner {
                 Sheet sheet = sharpening.now(project, brought.id());
                 fill(sheet, lead, demoSheet.fills(), swatches);
                 if (cardOfModel.containsKey(sheet.title())) {
-                    models.choose(cardOfModel.get(sheet.title()), sheet.id());
+                    palettes.judge(project, cardOfModel.get(sheet.title()), sheet.id());
                 }
             }
         }

@@ -12,6 +12,10 @@ interface CardRepository extends Repository<StoredCard, UUID> {
     @EntityGraph(attributePaths = "swatches")
     List<StoredCard> findByProjectIdOrderByPosition(UUID projectId);
 
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @NativeQuery("update card set model_sheet_id = :sheet where id = :card and project_id = :project")
+    void setModel(UUID project, UUID card, UUID sheet);
+
     /** @return 0 if another project has a card with this id; then nothing is written */
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @NativeQuery("""

@@ -1,6 +1,7 @@
 package stillpond.app.palette;
 
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -121,6 +122,20 @@ public class Palettes implements EffectKind<Effect.Cards> {
         requireAllowed(project, author, now, back.palette());
         write(project, now, back.palette(), instead);
         return new Done(Optional.of(new Effect.Cards(change)), back.leftAlone());
+    }
+
+    /** Says by which sheet a card is judged. */
+    public void judge(UUID project, UUID card, UUID sheet) {
+        cards.setModel(project, card, sheet);
+    }
+
+    /** The sheets that somebody said cards are judged by, by card. */
+    @Transactional(readOnly = true)
+    public Map<UUID, UUID> models(UUID project) {
+        Map<UUID, UUID> models = new HashMap<>();
+        cards.findByProjectIdOrderByPosition(project)
+                .forEach(card -> card.modelSheet().ifPresent(sheet -> models.put(card.id(), sheet)));
+        return models;
     }
 
     /** As it was at a moment. */

@@ -11,9 +11,11 @@ import jakarta.persistence.OrderBy;
 import jakarta.persistence.Table;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.SQLRestriction;
+import org.jspecify.annotations.Nullable;
 import stillpond.core.palette.Card;
 
 /** A card as it is read; {@link CardRepository} writes cards and swatches by statements of its own, since swatches move between cards and come back. */
@@ -31,6 +33,7 @@ class StoredCard {
     private String subject;
     private int position;
     private boolean locked;
+    private @Nullable UUID modelSheetId;
 
     @Enumerated(EnumType.STRING)
     private Card.Kind kind;
@@ -42,8 +45,16 @@ class StoredCard {
 
     protected StoredCard() {}
 
+    UUID id() {
+        return id;
+    }
+
     int position() {
         return position;
+    }
+
+    Optional<UUID> modelSheet() {
+        return Optional.ofNullable(modelSheetId);
     }
 
     UUID projectId() {

@@ -50,6 +50,7 @@ public class SheetParts {
         }
     }
 
+    /** Native, as what follows: for every sheet of a project at once, without what else is known of a layer. */
     private Map<UUID, int[]> regions(List<UUID> layers) {
         Map<UUID, int[]> regions = new HashMap<>();
         jdbc.sql("select layer_id, regions from layer_cells where layer_id = any(cast(:layers as uuid[]))")
