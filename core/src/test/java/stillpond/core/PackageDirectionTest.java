@@ -15,6 +15,8 @@ class PackageDirectionTest {
 
     /** Lowest first; each package may use only those before it. */
     private static final List<String> ORDER = List.of(
+            "refusal",
+            "history",
             "colour",
             "ink",
             "cell",

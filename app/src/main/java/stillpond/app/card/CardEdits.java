@@ -16,13 +16,13 @@ import stillpond.app.history.Made;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.WornSwatches;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
 import stillpond.core.palette.Swatch;
+import stillpond.core.refusal.Refusal;
 
 /** Changes the palette of a project together with what its sheets wear. */
 @Service

@@ -6,7 +6,6 @@ import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Paint;
@@ -14,6 +13,7 @@ import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
 import stillpond.core.palette.Swatch;
 import stillpond.core.palette.Tie;
+import stillpond.core.refusal.Refusal;
 
 /** One act on the palette as a page sends it. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

@@ -23,12 +23,12 @@ import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
 import stillpond.core.palette.Swatch;
+import stillpond.core.refusal.Refusal;
 
 /** The history of a card: who changed what, when and why; each state beside that of now, and brought back. */
 @Controller

@@ -13,8 +13,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.settings.PondSettings;
 import stillpond.app.sheet.Planes;
-import stillpond.core.Refusal;
 import stillpond.core.colour.PrintCondition;
+import stillpond.core.refusal.Refusal;
 
 /** The print condition that the colours of a project are judged by: an ICC profile brought in for it, or else that of this machine. */
 @Component

@@ -18,10 +18,10 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
+import stillpond.core.refusal.Refusal;
 
 /** What colourists ask the lead to change, before and after on every sheet, and the lead's answers. */
 @Controller

@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.account.Accounts;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Changes of cards that colourists ask the lead for. */

@@ -15,7 +15,6 @@ import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.reading.PictureFiles;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Planes;
-import stillpond.core.Refusal;
 import stillpond.core.colour.ColourNames;
 import stillpond.core.colour.PictureColours;
 import stillpond.core.colour.Srgb;
@@ -23,6 +22,7 @@ import stillpond.core.format.ImageLimits;
 import stillpond.core.format.PngWriter;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.ink.Picture;
+import stillpond.core.refusal.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reference pictures of a project and the colours in them. */

@@ -17,10 +17,10 @@ import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Wardrobe;
+import stillpond.core.refusal.Refusal;
 
 /** The wardrobes of a card; those of a locked one are for the lead alone. */
 @Controller

@@ -16,8 +16,8 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
+import stillpond.core.refusal.Refusal;
 
 /** Carry, as the desk asks for it. */
 @RestController

@@ -22,7 +22,6 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
 import stillpond.core.carry.Carry;
 import stillpond.core.carry.Drawing;
 import stillpond.core.cell.Cell;
@@ -31,6 +30,7 @@ import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Regions;
+import stillpond.core.refusal.Refusal;
 
 /** Proposes what the regions of a sheet wear, out of what sheets of the same things wear. */
 @Service

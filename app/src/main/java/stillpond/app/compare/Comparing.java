@@ -19,7 +19,6 @@ import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.SheetParts;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
-import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
 import stillpond.core.ledger.PartsOnSheet;
 import stillpond.core.ledger.PartsTable;
@@ -27,6 +26,7 @@ import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Staging;
 import stillpond.core.palette.SwatchColours;
+import stillpond.core.refusal.Refusal;
 
 /** Puts together what is compared. */
 @Service

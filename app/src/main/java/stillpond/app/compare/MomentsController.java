@@ -23,7 +23,7 @@ import stillpond.app.history.Steps;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** A sheet before and after: whatever changed between two moments, be it fills, cards, lights or wardrobes. */
 @Controller

@@ -10,9 +10,9 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.UnfitChange;
-import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamState;
+import stillpond.core.refusal.Refusal;
 
 /** A change as the desk sends it. What is missing or makes no sense is said of the change by its id, so that the desk knows which of several to leave out. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind", defaultImpl = ChangeMessage.Unknown.class)

@@ -19,10 +19,10 @@ import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.HandDams;
 import stillpond.app.sheet.SheetGaps;
-import stillpond.core.Refusal;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Gap;
 import stillpond.core.gap.Point;
+import stillpond.core.refusal.Refusal;
 
 /** The gaps of a sheet, dams drawn by hand, regions joined by hand, and leak traces. */
 @RestController

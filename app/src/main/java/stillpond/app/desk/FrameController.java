@@ -13,8 +13,8 @@ import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.PageFrames;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
 import stillpond.core.cell.Box;
+import stillpond.core.refusal.Refusal;
 
 /** The page frame of the sheet on the desk. */
 @RestController

@@ -17,11 +17,11 @@ import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LayerGroups;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
 import stillpond.core.fill.Fills;
 import stillpond.core.ledger.CellGroup;
 import stillpond.core.ledger.CellGroups;
 import stillpond.core.palette.Palette;
+import stillpond.core.refusal.Refusal;
 
 /** The groups of the sheet on the desk. */
 @RestController

@@ -12,7 +12,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import stillpond.app.sheet.HandDams;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Answers a line drawn by hand in two lines of JSON: what it has cut at once, and that it is stored when it is. */

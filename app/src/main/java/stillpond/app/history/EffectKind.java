@@ -2,7 +2,7 @@ package stillpond.app.history;
 
 import java.util.Optional;
 import java.util.UUID;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * Knows how effects of one kind are done. There is one for each kind, where what it changes is kept.

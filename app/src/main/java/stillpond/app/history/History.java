@@ -15,8 +15,8 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import stillpond.core.Refusal;
 import stillpond.core.history.UndoLine;
+import stillpond.core.refusal.Refusal;
 
 /** The log of everything that is done in projects, written within the transaction of whoever does it. */
 @Service

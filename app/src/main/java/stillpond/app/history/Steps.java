@@ -11,7 +11,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** Takes changes back and does them again, whatever they are and in whatever order; what somebody has changed since is left alone. */
 @Service

@@ -22,9 +22,9 @@ import stillpond.app.project.Projects;
 import stillpond.app.sheet.Replacing;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.WornSwatches;
-import stillpond.core.Refusal;
 import stillpond.core.ledger.NearSwatches;
 import stillpond.core.palette.Palette;
+import stillpond.core.refusal.Refusal;
 
 /** Where a swatch is worn, over the whole project and with pictures; and replacing it there. */
 @Controller

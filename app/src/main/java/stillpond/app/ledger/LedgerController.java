@@ -17,9 +17,9 @@ import stillpond.app.palette.CardView.SwatchView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.WornSwatches;
-import stillpond.core.Refusal;
 import stillpond.core.ledger.ColourOrder;
 import stillpond.core.ledger.NearTwins;
+import stillpond.core.refusal.Refusal;
 
 /** The ledger of a project: every colour in use, and those that are hard to tell apart. */
 @Controller

@@ -35,9 +35,9 @@ import org.springframework.web.multipart.support.MissingServletRequestPartExcept
 import org.springframework.web.servlet.ModelAndView;
 import stillpond.app.project.NotAllowed;
 import stillpond.app.settings.PondSettings;
-import stillpond.core.Refusal;
 import stillpond.core.exchange.UnreadableCards;
 import stillpond.core.format.UnreadableFile;
+import stillpond.core.refusal.Refusal;
 import tools.jackson.core.exc.StreamConstraintsException;
 
 /** Turns what went wrong into a problem detail (RFC 9457) for scripts, or into a page for people. */

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import org.springframework.core.convert.converter.Converter;
 import org.springframework.stereotype.Component;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** Reads a moment of an address (ISO 8601), of the years that a database and a calendar both know. */
 @Component

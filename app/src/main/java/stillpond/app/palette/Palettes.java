@@ -20,13 +20,13 @@ import stillpond.app.history.Made;
 import stillpond.app.project.ProjectStarted;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
-import stillpond.core.Refusal;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.CardsChange;
 import stillpond.core.palette.Locks;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
 import stillpond.core.palette.Swatch;
+import stillpond.core.refusal.Refusal;
 
 /** The palette of each project. */
 @Service

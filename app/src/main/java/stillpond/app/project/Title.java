@@ -1,6 +1,6 @@
 package stillpond.app.project;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** The rule for titles that people type. */
 public final class Title {

@@ -12,7 +12,6 @@ import stillpond.app.history.Effect;
 import stillpond.app.history.Happened;
 import stillpond.app.history.History;
 import stillpond.app.history.Part;
-import stillpond.core.Refusal;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.fill.Fill;
@@ -21,6 +20,7 @@ import stillpond.core.fill.MovedFills;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.HandDam;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.refusal.Refusal;
 
 /** Lets a layer with other cells take the place of the present one, and brings over what was done to it. */
 @Service

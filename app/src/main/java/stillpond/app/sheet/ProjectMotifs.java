@@ -11,9 +11,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.reading.PictureFiles;
-import stillpond.core.Refusal;
 import stillpond.core.format.MotifReader;
 import stillpond.core.format.OwnMotifs;
+import stillpond.core.refusal.Refusal;
 import stillpond.core.render.Motif;
 import stillpond.core.render.Motifs;
 

@@ -14,13 +14,13 @@ import stillpond.app.history.History;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
-import stillpond.core.Refusal;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
+import stillpond.core.refusal.Refusal;
 
 /** Lets what wears one swatch wear another, on many sheets; both swatches stay on their cards. It is one change, however many sheets it is about. */
 @Service

@@ -16,11 +16,11 @@ import stillpond.app.history.History;
 import stillpond.app.history.Made;
 import stillpond.app.history.Steps;
 import stillpond.app.palette.Palettes;
-import stillpond.core.Refusal;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamChange;
 import stillpond.core.palette.Palette;
+import stillpond.core.refusal.Refusal;
 
 /** Makes the changes that a desk asks for: fills, dams, and steps back and forth. */
 @Service

@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import stillpond.core.Refusal;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Gap;
 import stillpond.core.gap.Gaps;
 import stillpond.core.gap.OpeningList;
+import stillpond.core.refusal.Refusal;
 
 /** The gaps of a sheet in the order in which they are worth a look. */
 @Service

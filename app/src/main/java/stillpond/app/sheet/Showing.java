@@ -8,10 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Light;
 import stillpond.core.palette.Staging;
+import stillpond.core.refusal.Refusal;
 
 /**
  * How a sheet is to be shown.

@@ -1,7 +1,7 @@
 package stillpond.app.sheet;
 
 import java.util.UUID;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** A change that makes no sense as it was asked for. It is refused by name, so that whoever sent it with others knows which one to leave out. */
 public class UnfitChange extends Refusal {

@@ -5,7 +5,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** Starts projects with all that a first sheet needs, or not at all. */
 @Service

@@ -15,7 +15,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 @Controller
 class ShelfController {

@@ -26,11 +26,11 @@ import stillpond.app.project.Scene;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
 import stillpond.core.colour.BlendMode;
 import stillpond.core.palette.Light;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Staging;
+import stillpond.core.refusal.Refusal;
 
 /** The page on which lights are made. */
 @Controller

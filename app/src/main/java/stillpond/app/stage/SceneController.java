@@ -23,7 +23,7 @@ import stillpond.app.project.Scene;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** The page of a scene: its light, its wardrobes, and who is on each sheet. */
 @Controller

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.util.MultiValueMap;
-import stillpond.core.Refusal;
 import stillpond.core.palette.Staging;
+import stillpond.core.refusal.Refusal;
 
 /**
  * What the page of a scene sends: {@code light.PLACE} and {@code wear.PLACE.CARD} with {@code follow}, {@code plain} or an id, for the scene and for each sheet;

@@ -290,7 +290,8 @@ export class Hand {
     if (!change) {
       this.said.set("Nothing more");
     } else if (change.swaps.length > 0) {
-      this.said.set(`${what}: ${this.regionsOf(change.swaps.map((swap) => swap.cell))} regions`);
+      const regions = this.regionsOf(change.swaps.map((swap) => swap.cell));
+      this.said.set(`${what}: ${regions === 1 ? "1 region" : `${regions} regions`}`);
     } else {
       this.said.set(`${what}: ${change.words || "a change of gaps"}`);
     }

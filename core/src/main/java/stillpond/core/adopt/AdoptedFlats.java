@@ -5,12 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import stillpond.core.Refusal;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.colour.Srgb;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
+import stillpond.core.refusal.Refusal;
 
 /**
  * What the cells of a sheet wear according to a picture of its flats.

@@ -1,8 +1,8 @@
 package stillpond.core.cell;
 
 import java.util.List;
-import stillpond.core.Refusal;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.refusal.Refusal;
 
 /**
  * The cells of one layer of line art: the plane of their numbers, what is known of each, and who borders whom.

@@ -1,8 +1,8 @@
 package stillpond.core.cell;
 
 import java.util.Arrays;
-import stillpond.core.Refusal;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.refusal.Refusal;
 
 /**
  * A sheet cut along its ink and along further walls, before it is settled which of the pieces are cells of their own: pieces can still be put together.

@@ -1,7 +1,7 @@
 package stillpond.core.colour;
 
 import java.util.Optional;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * One shift, in OKLCH, for many colours at once.

@@ -2,7 +2,7 @@ package stillpond.core.colour;
 
 import java.util.Locale;
 import java.util.function.DoubleBinaryOperator;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * How a source colour acts on a backdrop: the blend modes of W3C Compositing and Blending Level 1, section 10 (separable ones in 10.1, the others in 10.2), both

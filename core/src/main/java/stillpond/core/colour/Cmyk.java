@@ -1,6 +1,6 @@
 package stillpond.core.colour;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * Shares of the four process inks under some {@link PrintCondition}.

@@ -2,7 +2,7 @@ package stillpond.core.colour;
 
 import java.util.ArrayList;
 import java.util.List;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** Mixing of colours in OKLab, where a straight line looks even. */
 public final class Mixing {

@@ -3,7 +3,7 @@ package stillpond.core.colour;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** How ink comes out on some paper, as an ICC profile (ISO 15076-1) tells; computed by the colour management of the JDK. */
 public final class PrintCondition {

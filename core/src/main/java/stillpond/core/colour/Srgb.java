@@ -1,6 +1,6 @@
 package stillpond.core.colour;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * An opaque colour in sRGB (IEC 61966-2-1), 8 bits a channel.

@@ -14,7 +14,6 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
-import stillpond.core.Refusal;
 import stillpond.core.colour.CssColour;
 import stillpond.core.colour.Srgb;
 import stillpond.core.exchange.Arrival.Problem;
@@ -100,8 +99,10 @@ public final class CardCsv {
                 }
             }
             return rows(parser);
-        } catch (IOException | Refusal | UncheckedIOException e) {
-            throw new UnreadableCards("This is no table of comma-separated values: " + e.getMessage());
+        } catch (UnreadableCards told) {
+            throw told;
+        } catch (IOException | IllegalArgumentException | UncheckedIOException e) {
+            throw new UnreadableCards("This is no table of comma-separated values, or it is broken.");
         }
     }
 

@@ -1,6 +1,6 @@
 package stillpond.core.exchange;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** A file of cards that cannot be read at all; the message is for the user. */
 public class UnreadableCards extends Refusal {

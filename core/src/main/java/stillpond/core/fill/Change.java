@@ -3,7 +3,7 @@ package stillpond.core.fill;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** What one act did to the fills of a layer: each cell at most once. */
 public record Change(List<Swap> swaps) {

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
-import stillpond.core.Refusal;
 import stillpond.core.ink.Placing;
+import stillpond.core.refusal.Refusal;
 
 /**
  * What one cell is filled with. A fill names swatches and holds no colour of its own, so that an edit of a swatch reaches everything made from it.

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.StringTokenizer;
 import java.util.UUID;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** The written form of fills: words with a space between; numbers are whole. */
 final class FillText {

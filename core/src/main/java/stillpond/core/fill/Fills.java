@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** The fills of a layer's cells at one moment; a cell that is not in it wears {@link Fill#NONE}. */
 public final class Fills {

@@ -1,6 +1,6 @@
 package stillpond.core.fill;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** How much a fill hides of the paper below it. @param percent 1 to 100 */
 public record Opacity(int percent) {

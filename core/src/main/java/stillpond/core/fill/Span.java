@@ -1,8 +1,8 @@
 package stillpond.core.fill;
 
-import stillpond.core.Refusal;
 import stillpond.core.cell.Box;
 import stillpond.core.ink.Placing;
+import stillpond.core.refusal.Refusal;
 
 /**
  * A line on the sheet along which a gradient runs or by which a pattern is laid, in pixels of the layer; its ends may lie beside the sheet.

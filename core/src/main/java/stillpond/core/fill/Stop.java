@@ -1,7 +1,7 @@
 package stillpond.core.fill;
 
 import java.util.UUID;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** A colour of a gradient. @param percent of the span, 0 to 100 */
 public record Stop(int percent, UUID swatch) {

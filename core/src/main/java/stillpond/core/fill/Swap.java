@@ -1,6 +1,6 @@
 package stillpond.core.fill;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * One cell's part in a change.

@@ -3,7 +3,6 @@ package stillpond.core.format;
 import java.nio.BufferUnderflowException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import stillpond.core.Refusal;
 import stillpond.core.ink.Picture;
 
 /**
@@ -35,7 +34,7 @@ record ExifOrientation(int value) {
                 buffer.position(next);
             }
             return UPRIGHT;
-        } catch (BufferUnderflowException | Refusal | IndexOutOfBoundsException e) {
+        } catch (BufferUnderflowException | IllegalArgumentException | IndexOutOfBoundsException e) {
             return UPRIGHT;
         }
     }

@@ -1,7 +1,7 @@
 package stillpond.core.format;
 
 import java.util.Locale;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * How large a picture may be; checked against what the file declares, before anything is decoded.

@@ -5,7 +5,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * How densely the pixels of a picture lie, as its file says it: the chunk pHYs of a PNG (ISO/IEC 15948), the density of JFIF (ISO/IEC 10918-5),
@@ -42,7 +42,7 @@ public record Resolution(int xPerMetre, int yPerMetre) {
                 case TIFF -> inTiff(ByteBuffer.wrap(file));
                 case WEBP -> Optional.empty();
             });
-        } catch (BufferUnderflowException | Refusal | IndexOutOfBoundsException e) {
+        } catch (BufferUnderflowException | IllegalArgumentException | IndexOutOfBoundsException e) {
             return Optional.empty();
         }
     }

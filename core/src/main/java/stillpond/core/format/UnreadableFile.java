@@ -1,6 +1,6 @@
 package stillpond.core.format;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** A file that cannot be taken, with a message for the person who brought it: what is wrong, and what would help. */
 public class UnreadableFile extends Refusal {

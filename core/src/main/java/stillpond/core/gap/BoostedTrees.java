@@ -6,7 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * A probability from numbers: a sum of small decision trees, as a logit (J. Friedman, "Greedy function approximation: a gradient boosting machine", Annals of

@@ -4,7 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** What one act did to the dams of a layer: each opening at most once, and perhaps the reach. */
 public record DamChange(List<Swap> swaps, Optional<ReachSwap> reach) {

@@ -9,7 +9,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * Which openings of a layer are dammed.

@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
-import stillpond.core.Refusal;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.cell.PlanePatch;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.refusal.Refusal;
 
 /**
  * A dam drawn by hand. It splits the cells that it crosses and leaves an opening of strength 1 where it stands, so that it is dammed at any reach and lifting it

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import stillpond.core.Refusal;
 import stillpond.core.cell.CellMap;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.refusal.Refusal;
 
 /**
  * The cells of a layer and the openings between them: what line art is analysed into.

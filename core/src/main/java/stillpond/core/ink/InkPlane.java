@@ -1,6 +1,6 @@
 package stillpond.core.ink;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * How much ink lies on each pixel, and from which density on a pixel is ink.

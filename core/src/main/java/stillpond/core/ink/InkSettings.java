@@ -1,7 +1,7 @@
 package stillpond.core.ink;
 
 import java.util.OptionalInt;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * How the ink of a sheet is told from its paper, where the user has a say.

@@ -1,6 +1,6 @@
 package stillpond.core.ink;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * Decoded pixels: sRGB with straight (not premultiplied) alpha, packed 0xAARRGGBB, row by row from the top left.

@@ -1,6 +1,6 @@
 package stillpond.core.ink;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /** The one rule that every plane of pixels keeps: a positive size, and an entry for each pixel. */
 public final class PlaneSize {

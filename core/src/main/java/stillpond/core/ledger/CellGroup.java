@@ -3,7 +3,7 @@ package stillpond.core.ledger;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.UUID;
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * Cells of a layer that are handled as one.

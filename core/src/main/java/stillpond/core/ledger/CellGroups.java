@@ -13,13 +13,13 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
-import stillpond.core.Refusal;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.history.Reversal;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
+import stillpond.core.refusal.Refusal;
 
 /**
  * The groups of a layer, from front to back. A cell is in one of them at the most, and none is empty.

@@ -3,11 +3,11 @@ package stillpond.core.ledger;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Ciede2000;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
+import stillpond.core.refusal.Refusal;
 
 /** The swatches that somebody who looks for one may mean as well. */
 public final class NearSwatches {

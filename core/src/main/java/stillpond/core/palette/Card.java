@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /**
  * The named colours of one character, place or prop, in the user's order.

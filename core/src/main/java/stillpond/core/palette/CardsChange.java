@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import stillpond.core.Refusal;
 import stillpond.core.history.Reversal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * What one act did to a palette.

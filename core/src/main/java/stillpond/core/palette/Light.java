@@ -8,9 +8,9 @@ import java.util.Map;
 import java.util.StringTokenizer;
 import java.util.TreeMap;
 import java.util.UUID;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /**
  * How every colour looks in a scene: a rule for all, other rules for some cards, and exceptions for single parts, which win.

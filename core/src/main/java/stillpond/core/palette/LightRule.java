@@ -1,13 +1,13 @@
 package stillpond.core.palette;
 
 import java.util.StringTokenizer;
-import stillpond.core.Refusal;
 import stillpond.core.colour.BlendMode;
 import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Mixing;
 import stillpond.core.colour.Oklab;
 import stillpond.core.colour.Oklch;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /**
  * What a light does to a colour: first the tint, whose blend the colour nears along a straight line in OKLab; then, in OKLCH, contrast about the middle

@@ -1,8 +1,8 @@
 package stillpond.core.palette;
 
 import java.util.UUID;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /** Where a swatch has its colour from. */
 public sealed interface Paint {

@@ -13,8 +13,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /** The cards of a project, and the colour that each swatch has now: a tied one follows its source, through any number of ties. */
 public final class Palette implements SwatchColours {

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /** One act on the palette of a project. */
 public sealed interface PaletteEdit {

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /**
  * How the cards of a project appear on its scenes and sheets: its lights and wardrobes, and where each is used. A sheet follows its scene in everything that it

@@ -2,8 +2,8 @@ package stillpond.core.palette;
 
 import java.util.Objects;
 import java.util.UUID;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /**
  * A named colour of a card. Its colour is what the {@link Palette} makes of its paint.

@@ -4,11 +4,11 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Mixing;
 import stillpond.core.colour.Oklch;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /** How a tied swatch is made from the one that it follows. */
 public sealed interface Tie {

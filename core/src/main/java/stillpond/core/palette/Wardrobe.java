@@ -3,8 +3,8 @@ package stillpond.core.palette;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
-import stillpond.core.Refusal;
 import stillpond.core.colour.Srgb;
+import stillpond.core.refusal.Refusal;
 
 /**
  * A variant of a card: some of its parts have another colour (winter coat, wet, disguised), and it shares the rest.

@@ -1,6 +1,6 @@
 package stillpond.core.render;
 
-import stillpond.core.Refusal;
+import stillpond.core.refusal.Refusal;
 
 /**
  * One repeat of a pattern, as the share that each of its colours has in each place. Places beyond its sides are those of the next repeat.

@@ -2,10 +2,10 @@ package stillpond.core.render;
 
 import java.util.function.IntBinaryOperator;
 import java.util.stream.IntStream;
-import stillpond.core.Refusal;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
+import stillpond.core.refusal.Refusal;
 
 /** Paints one layer. */
 public final class SheetPainter {

@@ -1,4 +1,4 @@
-package stillpond.core;
+package stillpond.core.refusal;
 
 import java.util.NoSuchElementException;
 import java.util.function.Supplier;

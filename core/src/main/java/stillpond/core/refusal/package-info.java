@@ -1,0 +1,2 @@
+/** How whatever cannot be done is refused. */
+package stillpond.core.refusal;
