@@ -10,7 +10,7 @@ submitOnChoice();
 
 /** Before lies over after, as far as the slider says; the picture itself can be dragged over too. Both may be exchanged for others at any time. */
 function show(share: number): void {
-  byId("moments").style.setProperty("--edge", `${share}%`);
+  document.querySelector<HTMLElement>(".moments")!.style.setProperty("--edge", `${share}%`);
   byId<HTMLInputElement>("moments-slide").value = String(share);
 }
 
@@ -20,7 +20,7 @@ document.addEventListener("input", ({ target }) => {
   }
 });
 document.addEventListener("pointermove", (event) => {
-  const moments = (event.target as Element).closest("#moments");
+  const moments = (event.target as Element).closest(".moments");
   if (moments && (event.buttons > 0 || event.pointerType === "mouse")) {
     const box = moments.getBoundingClientRect();
     show((100 * (event.clientX - box.left)) / box.width);

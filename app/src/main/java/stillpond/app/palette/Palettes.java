@@ -104,22 +104,33 @@ public class Palettes implements EffectKind<Effect.Cards> {
         }
     }
 
+    private boolean isAllowed(UUID project, UUID author, Palette before, Palette after) {
+        return Locks.broken(before, after).isEmpty() || projects.may(project, author, Right.CHANGE_LOCKED_CARDS);
+    }
+
     @Override
     public Class<Effect.Cards> effects() {
         return Effect.Cards.class;
     }
 
-    /** @throws stillpond.app.project.NotAllowed if a card was locked since, and the author may not change it */
+    /** Left alone too if a card was locked since, and the author may not change it, or if the cards would not hold together any more. */
     @Override
     public Done done(UUID project, UUID author, Effect.Cards effect) {
         Palette now = of(project);
-        CardsChange.TakenBack back = effect.change().inverse().takenBackIn(now);
+        CardsChange.TakenBack back;
+        try {
+            back = effect.change().inverse().takenBackIn(now);
+        } catch (Refusal wouldNotHold) {
+            return Done.nothing();
+        }
         Map<UUID, UUID> instead = effect.change().instead();
         CardsChange change = CardsChange.between(now, back.palette(), instead);
         if (change.isEmpty()) {
             return new Done(Optional.empty(), back.leftAlone());
         }
-        requireAllowed(project, author, now, back.palette());
+        if (!isAllowed(project, author, now, back.palette())) {
+            return Done.nothing();
+        }
         write(project, now, back.palette(), instead);
         return new Done(Optional.of(new Effect.Cards(change)), back.leftAlone());
     }

@@ -107,7 +107,10 @@ class RightsTest {
                         edit(visitor, "{'kind':'CHANGE','swatch':'COAT','colour':'#804020'}"),
                         edit(visitor, "{'kind':'CHANGE','swatch':'OPEN','colour':'#804020'}"),
                         edit(visitor, "{'kind':'REMOVE','swatch':'OPEN','instead':'none'}"),
-                        edit(visitor, "{'kind':'ADD_CARD','name':'Sail'}", "{'kind':'LOCK_CARD','card':'CARD'}"),
+                        edit(
+                                visitor,
+                                "{'kind':'ADD_CARD','name':'Sail'}",
+                                "{'kind':'LOCK_CARD','card':'CARD','locked':false}"),
                         edit(visitor, "{'kind':'LOCK_CARD','card':'OPEN_CARD','locked':true}"),
                         visitor.submit(
                                 at + "/cards/" + card + "/model-sheet",
@@ -143,7 +146,9 @@ class RightsTest {
         Visitor colourist = Visitor.signedIn(pond, work.colourist());
         edit(colourist, "{'kind':'CHANGE','swatch':'OPEN','colour':'#804020'}");
         edit(lead, "{'kind':'LOCK_CARD','card':'CARD','locked':true}");
-        assertThat(colourist.post(at + "/palette/undo", "{}").statusCode()).isEqualTo(403);
+        HttpResponse<String> undo = colourist.post(at + "/palette/undo", "{}");
+        assertThat(undo.statusCode()).isEqualTo(400);
+        assertThat(undo.body()).contains("so it stays as it is");
         assertThat(pond.bean(Palettes.class)
                         .of(work.project())
                         .colourOf(openSwatch)

@@ -19,6 +19,7 @@ import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
+import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.HandDams;
 import stillpond.app.sheet.LayerGroups;
@@ -202,6 +203,29 @@ class StepsTest {
         pond.bean(Projects.class).addMember(work.project(), colourist, Role.COLOURIST);
         assertThatThrownBy(() -> steps.undo(work.project(), colourist, mine)).hasMessageContaining("no such change");
         assertThat(worn(sheet, 1)).isEqualTo(Fill.flat(work.coat().id()));
+    }
+
+    /** Whoever goes back step by step comes to what is before it. */
+    @Test
+    void whatALockHoldsNowIsLeftAloneAndPassed() {
+        Palettes palettes = pond.bean(Palettes.class);
+        UUID colourist = pond.openAccount("c" + UUID.randomUUID());
+        pond.bean(Projects.class).addMember(work.project(), colourist, Role.COLOURIST);
+        palettes.change(
+                work.project(),
+                colourist,
+                List.of(new PaletteEdit.Change(work.coat().painted(new Paint.Process(Srgb.ofHex("#804020"))))));
+        palettes.change(work.project(), work.account(), List.of(new PaletteEdit.LockCard(card, true)));
+        UUID change = work.line(sheet.id(), colourist).undoable().get(0).id();
+        assertThatThrownBy(() -> steps.undo(work.project(), colourist, change)).hasMessageContaining("stays as it is");
+        ChangeOutcome outcome = pond.bean(SheetChanges.class)
+                .make(sheet.id(), colourist, new ChangeRequest.Undo(UUID.randomUUID(), change));
+        assertThat(outcome)
+                .isInstanceOfSatisfying(
+                        ChangeOutcome.Made.class,
+                        made -> assertThat(made.leftAlone()).isPresent());
+        assertThat(work.line(sheet.id(), colourist).undoable()).isEmpty();
+        assertThat(palettes.of(work.project()).colourOf(work.coat().id())).contains(Srgb.ofHex("#804020"));
     }
 
     private void redo(UUID change) {
