@@ -191,6 +191,9 @@ declare module "rules" {
     nextEmpty(from: number, worn: ArrayLike<number>): number;
     ofCells(): Int32Array;
     open(): Int32Array;
+    openingNear(x: number, y: number, within: number): number;
+    openingsBrushed(way: ArrayLike<number>, radius: number, isLifting: boolean): Int32Array;
+    openingsCrossed(way: ArrayLike<number>): Int32Array;
     pocketsBeside(cells: ArrayLike<number>, worn: ArrayLike<number>): Int32Array;
     preview(reach: number): void;
     reach(): number;

@@ -15,8 +15,10 @@ import stillpond.core.cell.Enclosed;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamChange;
 import stillpond.core.gap.DamState;
+import stillpond.core.gap.DamStroke;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Figures;
+import stillpond.core.gap.Point;
 import stillpond.core.gap.Regions;
 import stillpond.core.ledger.SheetLedger;
 import stillpond.core.region.Direction;
@@ -94,6 +96,26 @@ public final class SheetRegions {
     public boolean isShutAt(int opening, double reach) {
         return new Dams(reach, dams.shut(), dams.open(), dams.inked())
                 .isShut(opening, layer.openings().all().get(opening));
+    }
+
+    /** The opening nearest to a place, or below 0 if none is within a distance, in pixels of the page. */
+    @JSExport
+    public int openingNear(double x, double y, double within) {
+        return DamStroke.nearest(layer.openings().all(), new Point(x, y), within)
+                .orElse(NONE);
+    }
+
+    /** The openings that a line crosses. @param way its points: x, then y */
+    @JSExport
+    public int[] openingsCrossed(double[] way) {
+        return Numbers.of(DamStroke.crossed(layer.openings().all(), Layer.points(way, 0, way.length / 2)));
+    }
+
+    /** The openings under a broad brush that reach might have decided otherwise. @param way its points: x, then y */
+    @JSExport
+    public int[] openingsBrushed(double[] way, double radius, boolean isLifting) {
+        List<Point> points = Layer.points(way, 0, way.length / 2);
+        return Numbers.of(DamStroke.brushed(layer.openings().all(), points, radius, dams.reach(), isLifting));
     }
 
     /**

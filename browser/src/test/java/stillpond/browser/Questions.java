@@ -95,7 +95,7 @@ final class Questions {
             case "percents" -> random.ints(rows, 0, 101).sorted().toArray();
             case "id" -> any(random, SWATCHES);
             case "name" -> any(random, NAMES);
-            case "isHidden", "isLocked" -> random.nextBoolean();
+            case "isHidden", "isLocked", "isLifting" -> random.nextBoolean();
             case "sheet", "scene" -> any(random, new String[] {"follow", "plain", SWATCHES[0], SWATCHES[1]});
             case "percent" -> random.nextInt(101);
             case "stop" -> random.nextInt(3);
@@ -108,7 +108,7 @@ final class Questions {
             case "all" -> LIGHT_RULE;
             case "rules" -> some(rows, () -> LIGHT_RULE);
             case "exceptions" -> some(rows, () -> random.nextBoolean() ? "drawn" : hex(random));
-            case "x", "y" -> 100 * random.nextDouble();
+            case "x", "y", "within", "radius" -> 100 * random.nextDouble();
             case "share" -> random.nextDouble();
             case "hue" -> isWhole ? (Object) (random.nextInt(361) - 180) : (Object) (360 * random.nextDouble());
             case "hueDegrees" -> 360 * random.nextDouble() - 180;

@@ -13,8 +13,6 @@ const NEAR_PX = 18;
 const BRUSH_PX = 42;
 /** Points of a drawn line this near to each other say the same. */
 const THIN_PX = 5;
-/** Openings weaker than this are crossed without being meant. */
-const LEAST_STRENGTH = 0.03;
 const PARTS_NOTHING =
   "This line parts nothing: bring both its ends to ink or to another dam. Nothing was changed.";
 const JOINS_NOTHING = "This line stays in one region, so there is nothing to join. Nothing was changed.";
@@ -97,20 +95,12 @@ export class DamTool {
   }
 
   private toggleAt(screen: Point): void {
-    const near = this.regions.openings.all
-      .filter((each) => each.strength >= LEAST_STRENGTH)
-      .map((each) => ({ each, away: this.away(each, screen) }))
-      .sort((a, b) => a.away - b.away)[0];
-    if (near && near.away < NEAR_PX) {
-      this.set([near.each], !this.regions.isShut(near.each));
+    const near = this.regions.openingNear(this.view.camera.toSheet(screen), NEAR_PX / this.view.camera.scale);
+    if (near) {
+      this.set([near], !this.regions.isShut(near));
     } else {
       this.hand.said.set("No opening here. Draw a line to dam this place.");
     }
-  }
-
-  private away(opening: Opening, screen: Point): number {
-    const at = opening.line.map((point) => this.view.camera.toScreen(point));
-    return Math.min(...at.slice(1).map((to, i) => distanceToSegment(screen, at[i]!, to)));
   }
 
   private set(openings: Opening[], shut: boolean): void {
@@ -138,45 +128,12 @@ export class DamTool {
   }
 
   private meant(): Opening[] {
-    return this.brushing ? this.brushed() : this.crossed();
-  }
-
-  /** Under the brush: what a wider reach would dam, or what a narrower one would leave open. */
-  private brushed(): Opening[] {
-    const level = this.regions.reach;
-    const within = (each: Opening) =>
-      this.lifting ? each.strength < Math.min(1, 2 * level) : each.strength >= level / 3;
-    return this.regions.openings.all.filter(
-      (each) =>
-        within(each) &&
-        this.points.some((at) => Math.hypot(at.x - each.middle.x, at.y - each.middle.y) < this.brushRadius),
-    );
+    return this.brushing
+      ? this.regions.openingsBrushed(this.points, this.brushRadius, this.lifting)
+      : this.regions.openingsCrossed(this.points);
   }
 
   private get brushRadius(): number {
     return BRUSH_PX / this.view.camera.scale;
   }
-
-  private crossed(): Opening[] {
-    return this.regions.openings.all.filter(
-      (each) => each.strength >= LEAST_STRENGTH && crosses(this.points, each.line),
-    );
-  }
-}
-
-function crosses(a: Point[], b: Point[]): boolean {
-  return a.slice(1).some((to, i) => b.slice(1).some((end, j) => segmentsCross(a[i]!, to, b[j]!, end)));
-}
-
-function segmentsCross(a: Point, b: Point, c: Point, d: Point): boolean {
-  const side = (p: Point, q: Point, r: Point) =>
-    Math.sign((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
-  return side(a, b, c) !== side(a, b, d) && side(c, d, a) !== side(c, d, b);
-}
-
-function distanceToSegment(p: Point, a: Point, b: Point): number {
-  const length = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
-  const along = length === 0 ? 0 : ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length;
-  const part = Math.min(1, Math.max(0, along));
-  return Math.hypot(p.x - a.x - part * (b.x - a.x), p.y - a.y - part * (b.y - a.y));
 }

@@ -7,6 +7,7 @@ import {
   type RegionShape as Shape,
   type SpillShown,
 } from "rules";
+import type { Point } from "../view/camera";
 import type { CellMap } from "./planes";
 import type { Opening, Openings } from "./openings";
 import type { DamState, DamSwap, Fill, LayerState, ReachSwap } from "./state";
@@ -46,6 +47,24 @@ export class Regions {
   ) {
     this.rules = new SheetRegions(layerOf(map, openings));
     this.load(layer);
+  }
+
+  /** The opening nearest to a place; undefined if none is within a distance, in sheet pixels. */
+  openingNear({ x, y }: Point, within: number): Opening | undefined {
+    return this.openings.all[this.rules.openingNear(x, y, within)];
+  }
+
+  openingsCrossed(way: readonly Point[]): Opening[] {
+    return this.named(this.rules.openingsCrossed(numbers(way)));
+  }
+
+  /** Those under a broad brush that reach might have decided otherwise. */
+  openingsBrushed(way: readonly Point[], radius: number, lifting: boolean): Opening[] {
+    return this.named(this.rules.openingsBrushed(numbers(way), radius, lifting));
+  }
+
+  private named(openings: Int32Array): Opening[] {
+    return [...openings].map((index) => this.openings.all[index]!);
   }
 
   /** Goes on with other cells of the same ink. */
@@ -202,6 +221,10 @@ export class Regions {
     const { cells, area, x, y, width, height, deepestX, deepestY, deepestCell } = this.rules.shape(region);
     return { cells: [...cells], area, x, y, width, height, deepestX, deepestY, deepestCell };
   }
+}
+
+function numbers(way: readonly Point[]): number[] {
+  return way.flatMap(({ x, y }) => [x, y]);
 }
 
 function layerOf(map: CellMap, openings: Openings): Layer {
