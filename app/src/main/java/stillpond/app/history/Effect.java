@@ -24,8 +24,18 @@ public sealed interface Effect {
         return Optional.empty();
     }
 
+    /** One that is about a single sheet. */
+    sealed interface OnSheet extends Effect {
+        UUID onSheet();
+
+        @Override
+        default Optional<UUID> sheet() {
+            return Optional.of(onSheet());
+        }
+    }
+
     /** Fills of a layer. */
-    record Filled(UUID onSheet, UUID layer, Change change) implements Effect {
+    record Filled(UUID onSheet, UUID layer, Change change) implements OnSheet {
         @Override
         public Effect inverse() {
             return new Filled(onSheet, layer, change.inverse());
@@ -35,15 +45,10 @@ public sealed interface Effect {
         public Part part() {
             return Part.FILLS_AND_DAMS;
         }
-
-        @Override
-        public Optional<UUID> sheet() {
-            return Optional.of(onSheet);
-        }
     }
 
     /** Dams and the reach of a layer. */
-    record Dammed(UUID onSheet, UUID layer, DamChange change) implements Effect {
+    record Dammed(UUID onSheet, UUID layer, DamChange change) implements OnSheet {
         @Override
         public Effect inverse() {
             return new Dammed(onSheet, layer, change.inverse());
@@ -53,15 +58,10 @@ public sealed interface Effect {
         public Part part() {
             return Part.FILLS_AND_DAMS;
         }
-
-        @Override
-        public Optional<UUID> sheet() {
-            return Optional.of(onSheet);
-        }
     }
 
     /** A layer with other cells took the place of another, by a new analysis or a dam drawn by hand. What it wears follows from what the other wore. */
-    record Recut(UUID onSheet, UUID before, UUID after) implements Effect {
+    record Recut(UUID onSheet, UUID before, UUID after) implements OnSheet {
         @Override
         public Effect inverse() {
             return new Recut(onSheet, after, before);
@@ -71,15 +71,10 @@ public sealed interface Effect {
         public Part part() {
             return Part.CELLS;
         }
-
-        @Override
-        public Optional<UUID> sheet() {
-            return Optional.of(onSheet);
-        }
     }
 
     /** The groups of a layer. */
-    record Grouped(UUID onSheet, UUID layer, CellGroups before, CellGroups after) implements Effect {
+    record Grouped(UUID onSheet, UUID layer, CellGroups before, CellGroups after) implements OnSheet {
         @Override
         public Effect inverse() {
             return new Grouped(onSheet, layer, after, before);
@@ -89,15 +84,10 @@ public sealed interface Effect {
         public Part part() {
             return Part.GROUPS;
         }
-
-        @Override
-        public Optional<UUID> sheet() {
-            return Optional.of(onSheet);
-        }
     }
 
     /** The page frame of a sheet; empty where it is page all over. */
-    record Framed(UUID onSheet, Optional<Box> before, Optional<Box> after) implements Effect {
+    record Framed(UUID onSheet, Optional<Box> before, Optional<Box> after) implements OnSheet {
         @Override
         public Effect inverse() {
             return new Framed(onSheet, after, before);
@@ -107,15 +97,10 @@ public sealed interface Effect {
         public Part part() {
             return Part.PAGE_FRAME;
         }
-
-        @Override
-        public Optional<UUID> sheet() {
-            return Optional.of(onSheet);
-        }
     }
 
     /** Who is on a sheet, told by cards. */
-    record Cast(UUID onSheet, List<UUID> before, List<UUID> after) implements Effect {
+    record Cast(UUID onSheet, List<UUID> before, List<UUID> after) implements OnSheet {
         public Cast {
             before = List.copyOf(before);
             after = List.copyOf(after);
@@ -129,11 +114,6 @@ public sealed interface Effect {
         @Override
         public Part part() {
             return Part.CAST;
-        }
-
-        @Override
-        public Optional<UUID> sheet() {
-            return Optional.of(onSheet);
         }
     }
 

@@ -73,7 +73,8 @@ public class SheetChanges {
      * @throws java.util.NoSuchElementException if there is no such sheet
      */
     public List<ChangeOutcome> makeAll(UUID sheetId, UUID author, List<ChangeRequest> requests) {
-        UUID project = sheets.findById(sheetId).orElseThrow().projectId();
+        // Not the sheet itself: what is read before the lock would be kept for what is there after it.
+        UUID project = sheets.findProject(sheetId).orElseThrow();
         Set<UUID> concerned = requests.stream()
                 .flatMap(request ->
                         request instanceof ChangeRequest.Step step ? Stream.of(step.concerns()) : Stream.empty())

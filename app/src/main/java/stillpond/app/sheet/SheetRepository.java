@@ -17,6 +17,9 @@ interface SheetRepository extends JpaRepository<StoredSheet, UUID> {
     @EntityGraph(attributePaths = "layers")
     Optional<StoredSheet> findByIdAndProjectId(UUID id, UUID projectId);
 
+    @Query("select s.projectId from StoredSheet s where s.id = :id")
+    Optional<UUID> findProject(UUID id);
+
     boolean existsByIdAndProjectId(UUID id, UUID projectId);
 
     List<StoredSheet> findBySceneIdOrderByPositionAscMadeAtAsc(UUID sceneId);
