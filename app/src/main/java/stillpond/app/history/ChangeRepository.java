@@ -17,7 +17,7 @@ interface ChangeRepository extends Repository<StoredChange, UUID> {
 
     Optional<StoredChange> findByIdAndProjectId(UUID id, UUID projectId);
 
-    /** Changes of one palette are made one after the other: whoever holds this row makes the next one. */
+    /** Changes of one palette are made one after the other: whoever holds this row makes the next one. Native, as the next: nothing but the lock is wanted. */
     @NativeQuery("select id from project where id = :project for update")
     UUID lockProject(UUID project);
 

@@ -7,6 +7,7 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.repository.Repository;
 
+/** What is written is native: cards and swatches are put in or changed by one statement that also sees to it that they are the project's own. */
 interface CardRepository extends Repository<StoredCard, UUID> {
 
     @EntityGraph(attributePaths = "swatches")

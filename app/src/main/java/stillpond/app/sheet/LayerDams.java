@@ -1,8 +1,10 @@
 package stillpond.app.sheet;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -49,11 +51,16 @@ class LayerDams {
 
     void write(StoredLayer layer, DamChange change) {
         Dams after = of(layer.asLayer()).after(change);
+        Map<Integer, StoredDam> stored = dams.findByKeyLayerId(layer.id()).stream()
+                .collect(Collectors.toMap(StoredDam::opening, Function.identity()));
         for (DamChange.Swap swap : change.swaps()) {
-            if (swap.after() == DamState.BY_REACH) {
-                dams.clear(layer.id(), swap.opening());
+            StoredDam dam = stored.get(swap.opening());
+            if (dam == null) {
+                dams.save(new StoredDam(layer.id(), swap.opening(), swap.after()));
+            } else if (swap.after() == DamState.BY_REACH) {
+                dams.delete(dam);
             } else {
-                dams.set(layer.id(), swap.opening(), swap.after().name());
+                dam.say(swap.after());
             }
         }
         change.reach().ifPresent(swap -> layer.setReach(swap.after()));
@@ -79,10 +86,8 @@ class LayerDams {
         }
         Openings openings = openings(fresh.asLayer());
         Dams carried = CarriedDams.carry(openings(old), of(old), openings, placing.get());
-        carried.shut()
-                .forEach(opening ->
-                        dams.set(fresh.id(), opening, carried.of(opening).name()));
-        carried.open().forEach(opening -> dams.set(fresh.id(), opening, DamState.OPEN.name()));
+        carried.shut().forEach(opening -> dams.save(new StoredDam(fresh.id(), opening, carried.of(opening))));
+        carried.open().forEach(opening -> dams.save(new StoredDam(fresh.id(), opening, DamState.OPEN)));
         fresh.setReach(carried.reach());
         fresh.setRegions(Regions.of(openings, carried).ofCells());
     }
@@ -90,8 +95,10 @@ class LayerDams {
     /** Takes over what was said about the openings of another layer that begin with the same ones as those of a new one. */
     void copy(Layer from, StoredLayer to, Openings openings, Set<Integer> alsoShut) {
         Dams after = of(from).shutting(alsoShut);
-        dams.copy(from.id(), to.id());
-        alsoShut.forEach(opening -> dams.set(to.id(), opening, DamState.SHUT.name()));
+        Map<Integer, DamState> said = new HashMap<>();
+        dams.findByKeyLayerId(from.id()).forEach(dam -> said.put(dam.opening(), dam.state()));
+        alsoShut.forEach(opening -> said.put(opening, DamState.SHUT));
+        said.forEach((opening, state) -> dams.save(new StoredDam(to.id(), opening, state)));
         to.setReach(from.reach());
         to.setRegions(Regions.of(openings, after).ofCells());
     }

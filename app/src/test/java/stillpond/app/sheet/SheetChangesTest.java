@@ -25,6 +25,7 @@ import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Swap;
+import stillpond.core.gap.DamState;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Swatch;
 
@@ -214,6 +215,24 @@ class SheetChangesTest {
         assertThat(worn(1)).isEqualTo(Fill.NONE);
         assertThat(worn(2)).isEqualTo(scarf);
         assertThat(worn(3)).isEqualTo(scarf);
+    }
+
+    @Test
+    void whatIsSaidOfOneGapAgainAndAgainInOneBatchEndsAsItWasSaidLast() {
+        Sheet gapped = work.bring(Drawings.svg("""
+                <path d="M100 100H500V300H100V100M300 100V170M300 215V300" fill="none" stroke="#000" stroke-width="6"/>"""));
+        UUID there = gapped.frontLayer().id();
+        List<ChangeRequest> said = new ArrayList<>();
+        for (DamState state : List.of(DamState.OPEN, DamState.SHUT, DamState.BY_REACH, DamState.OPEN, DamState.INKED)) {
+            said.add(new ChangeRequest.Dam(UUID.randomUUID(), there, Map.of(0, state), OptionalDouble.empty()));
+        }
+        assertThat(changes.makeAll(gapped.id(), work.account(), said)).hasOnlyElementsOfType(Made.class);
+        assertThat(pond.bean(Sheets.class).dams(gapped.frontLayer()).of(0)).isEqualTo(DamState.INKED);
+        for (DamState before : List.of(DamState.OPEN, DamState.BY_REACH, DamState.SHUT)) {
+            UUID last = work.line(gapped.id(), work.account()).undoable().get(0).id();
+            changes.make(gapped.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), last));
+            assertThat(pond.bean(Sheets.class).dams(gapped.frontLayer()).of(0)).isEqualTo(before);
+        }
     }
 
     @Test
