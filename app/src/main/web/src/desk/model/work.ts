@@ -184,8 +184,9 @@ export class Work {
     for (const message of this.outbox.pending()) {
       const change = known.get("concerns" in message ? message.concerns : message.id);
       if (change) {
-        this.undoable = this.undoable.filter(({ id }) => id !== change.id);
-        this.redoable = message.kind === "redo" ? this.redoable.filter(({ id }) => id !== change.id) : [];
+        const without = (line: MadeChange[]) => line.filter(({ id }) => id !== change.id);
+        this.undoable = without(this.undoable);
+        this.redoable = "concerns" in message ? without(this.redoable) : [];
         (message.kind === "undo" ? this.redoable : this.undoable).unshift(change);
       }
     }
