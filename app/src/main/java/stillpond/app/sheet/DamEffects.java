@@ -38,7 +38,6 @@ class DamEffects implements EffectKind<Effect.Dammed> {
         }
         sheet.nextRevision();
         dams.write(layer, change);
-        sheets.saveAndFlush(sheet);
         return new Done(Optional.of(new Effect.Dammed(sheet.id(), layer.id(), change)), leftAlone);
     }
 

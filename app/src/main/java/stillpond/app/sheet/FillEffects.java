@@ -47,7 +47,6 @@ class FillEffects implements EffectKind<Effect.Filled> {
             return new Done(Optional.empty(), leftAlone);
         }
         sheet.nextRevision();
-        sheets.saveAndFlush(sheet);
         fills.write(now.id(), change);
         return new Done(Optional.of(new Effect.Filled(sheet.id(), now.id(), change)), leftAlone);
     }

@@ -46,7 +46,6 @@ class RecutEffects implements EffectKind<Effect.Recut> {
         groups.carryBack(present.asLayer(), former.asLayer());
         sheet.replace(present, former);
         sheet.nextRevision();
-        sheets.saveAndFlush(sheet);
         fills.write(former.id(), fills.worn(former.id()).becoming(restored));
         return Done.all(new Effect.Recut(sheet.id(), present.id(), former.id()));
     }

@@ -73,13 +73,14 @@ public class SheetChanges {
      * @throws java.util.NoSuchElementException if there is no such sheet
      */
     public List<ChangeOutcome> makeAll(UUID sheetId, UUID author, List<ChangeRequest> requests) {
-        // Not the sheet itself: what is read before the lock would be kept for what is there after it.
-        UUID project = sheets.findProject(sheetId).orElseThrow();
         Set<UUID> concerned = requests.stream()
                 .flatMap(request ->
                         request instanceof ChangeRequest.Step step ? Stream.of(step.concerns()) : Stream.empty())
                 .collect(Collectors.toSet());
-        steps.lockFor(project, concerned, List.of(sheetId));
+        if (!concerned.isEmpty()) {
+            // Not the sheet itself is read here: what is read before the lock would be kept for what is there after it.
+            steps.lockFor(sheets.findProject(sheetId).orElseThrow(), concerned, List.of(sheetId));
+        }
         return requests.stream()
                 .map(request -> makeOne(sheetId, author, request))
                 .toList();
@@ -154,7 +155,6 @@ public class SheetChanges {
             return Optional.empty();
         }
         sheet.nextRevision();
-        sheets.saveAndFlush(sheet);
         fills.write(lay.layer(), change);
         return Optional.of(new Effect.Filled(sheet.id(), lay.layer(), change));
     }
@@ -208,7 +208,6 @@ public class SheetChanges {
         }
         sheet.nextRevision();
         layerDams.write(layer.get(), change);
-        sheets.saveAndFlush(sheet);
         Effect effect = new Effect.Dammed(sheet.id(), dam.layer(), change);
         return keep(sheet, author, dam.id(), "Dammed or opened gaps", effect);
     }
