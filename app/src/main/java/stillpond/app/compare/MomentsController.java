@@ -20,10 +20,10 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.history.History;
 import stillpond.app.history.Made;
 import stillpond.app.history.Steps;
+import stillpond.app.page.TakenBack;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.refusal.Refusal;
 
 /** A sheet before and after: whatever changed between two moments, be it fills, cards, lights or wardrobes. */
 @Controller
@@ -113,11 +113,7 @@ class MomentsController {
             @AuthenticationPrincipal SignedIn person,
             RedirectAttributes told) {
         sheets.get(project, sheet);
-        try {
-            told.addFlashAttribute("said", "Taken back: " + steps.undo(project, person.id(), change) + ".");
-        } catch (Refusal refusal) {
-            told.addFlashAttribute("said", refusal.getMessage());
-        }
+        TakenBack.tell(told, () -> steps.undo(project, person.id(), change));
         return "redirect:/projects/" + project + "/compare/moments?sheet=" + sheet;
     }
 }

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.SignedIn;
 import stillpond.app.history.Steps;
+import stillpond.app.page.TakenBack;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
@@ -199,11 +200,7 @@ class LightController {
             @RequestParam Optional<UUID> light,
             @AuthenticationPrincipal SignedIn person,
             RedirectAttributes told) {
-        try {
-            told.addFlashAttribute("said", "Taken back: " + steps.undoNext(project, person.id()) + ".");
-        } catch (Refusal refusal) {
-            told.addFlashAttribute("said", refusal.getMessage());
-        }
+        TakenBack.tell(told, () -> steps.undoNext(project, person.id()));
         String same = light.filter(id -> stagings.of(project).light(id).isPresent())
                 .map(id -> "&light=" + id)
                 .orElse("");

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.SignedIn;
 import stillpond.app.history.Steps;
+import stillpond.app.page.TakenBack;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
@@ -23,7 +24,6 @@ import stillpond.app.project.Scene;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.refusal.Refusal;
 
 /** The page of a scene: its light, its wardrobes, and who is on each sheet. */
 @Controller
@@ -101,11 +101,7 @@ class SceneController {
             @AuthenticationPrincipal SignedIn person,
             RedirectAttributes told) {
         projects.scene(project, scene);
-        try {
-            told.addFlashAttribute("said", "Taken back: " + steps.undoNext(project, person.id()) + ".");
-        } catch (Refusal refusal) {
-            told.addFlashAttribute("said", refusal.getMessage());
-        }
+        TakenBack.tell(told, () -> steps.undoNext(project, person.id()));
         return "redirect:/projects/{project}/scenes/{scene}";
     }
 
