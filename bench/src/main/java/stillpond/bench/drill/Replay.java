@@ -13,7 +13,8 @@ import stillpond.bench.ServedDatabase;
 /**
  * Plays what has come to the log since a moment again, and compares where it leads with what is stored: what each cell wears, and what
  * each person can take back. It begins from what was worn at that moment and not from nothing, since a layer that is cut anew takes fills over
- * without an effect of their own.
+ * without an effect of their own. Of a layer that came later, as when the gaps of a new sheet are found, only the cells that the log names are
+ * compared, each from the first time that it is named.
  */
 final class Replay {
 
@@ -21,17 +22,24 @@ final class Replay {
 
     private final ServedDatabase database;
     private final Map<Place, String> wornBefore;
+    private final Set<UUID> layersBefore = new HashSet<>();
     private final long numberBefore;
 
     /** Nothing may be changing when it is made. */
     Replay(ServedDatabase database) throws SQLException {
         this.database = database;
-        try (Connection connection = database.connect();
-                ResultSet row =
-                        connection.createStatement().executeQuery("select coalesce(max(number), 0) from change")) {
+        try (Connection connection = database.connect()) {
+            try (ResultSet row =
+                    connection.createStatement().executeQuery("select coalesce(max(number), 0) from change")) {
+                row.next();
+                numberBefore = row.getLong(1);
+            }
+            try (ResultSet row = connection.createStatement().executeQuery("select id from layer")) {
+                while (row.next()) {
+                    layersBefore.add(row.getObject(1, UUID.class));
+                }
+            }
             wornBefore = worn(connection);
-            row.next();
-            numberBefore = row.getLong(1);
         }
     }
 
@@ -63,14 +71,14 @@ final class Replay {
         }
     }
 
-    private static void lay(ResultSet row, Map<Place, String> worn) throws SQLException {
+    private void lay(ResultSet row, Map<Place, String> worn) throws SQLException {
         UUID layer = row.getObject("layer_id", UUID.class);
         Integer[] cells = (Integer[]) row.getArray("cells").getArray();
         String[] before = (String[]) row.getArray("before").getArray();
         String[] after = (String[]) row.getArray("after").getArray();
         for (int i = 0; i < cells.length; i++) {
             Place place = new Place(layer, cells[i]);
-            String was = worn.getOrDefault(place, NOTHING);
+            String was = worn.getOrDefault(place, layersBefore.contains(layer) ? NOTHING : before[i]);
             if (!was.equals(before[i])) {
                 throw new IllegalStateException("Change " + row.getObject("change_id") + " found " + before[i]
                         + " on cell " + cells[i] + ", where the log says " + was);
@@ -79,10 +87,11 @@ final class Replay {
         }
     }
 
-    private static int compareCells(Connection connection, Map<Place, String> worn) throws SQLException {
+    private int compareCells(Connection connection, Map<Place, String> worn) throws SQLException {
+        Map<Place, String> stored = worn(connection);
+        stored.keySet().removeIf(place -> !layersBefore.contains(place.layer()) && !worn.containsKey(place));
         Map<Place, String> left = new HashMap<>(worn);
         left.values().removeIf(NOTHING::equals);
-        Map<Place, String> stored = worn(connection);
         for (Map.Entry<Place, String> cell : stored.entrySet()) {
             String expected = left.remove(cell.getKey());
             if (!cell.getValue().equals(expected)) {
