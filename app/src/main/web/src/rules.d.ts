@@ -1,5 +1,20 @@
 /* Made from the facade in the module `browser` by its DeclarationsTest. */
 declare module "rules" {
+  export interface CellParts {
+    readonly cell: number;
+    readonly parts: Int32Array;
+  }
+
+  export interface CellShown {
+    readonly area: number;
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly height: number;
+    readonly deepestX: number;
+    readonly deepestY: number;
+  }
+
   export interface Channel {
     readonly min: number;
     readonly max: number;
@@ -30,6 +45,30 @@ declare module "rules" {
     readonly mirrored: boolean;
   }
 
+  export interface GapShown {
+    readonly openings: Int32Array;
+    readonly places: number;
+    readonly widthPx: number;
+    readonly isShut: boolean;
+    readonly isInDoubt: boolean;
+    readonly sides: Int32Array;
+    readonly effectPx: number;
+  }
+
+  export interface InkStart {
+    readonly width: number;
+    readonly height: number;
+    readonly threshold: number;
+    readonly length: number;
+  }
+
+  export interface LayerPatch {
+    readonly layer: Layer;
+    readonly boxes: PlaneBox[];
+    readonly split: CellParts[];
+    readonly dam: Int32Array;
+  }
+
   export interface LedgerRow {
     readonly fill: string;
     readonly cells: Int32Array;
@@ -49,6 +88,25 @@ declare module "rules" {
     readonly index: number;
     readonly difference: number;
     readonly isHardToTell: boolean;
+  }
+
+  export interface OpeningShown {
+    readonly first: number;
+    readonly second: number;
+    readonly widthPx: number;
+    readonly strength: number;
+    readonly byHand: boolean;
+    readonly line: Float64Array;
+    readonly middleX: number;
+    readonly middleY: number;
+  }
+
+  export interface PlaneBox {
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly height: number;
+    readonly numbers: Int32Array;
   }
 
   export interface RampStep {
@@ -144,9 +202,16 @@ declare module "rules" {
   }
 
   export class Layer {
-    constructor(widthPx: number, heightPx: number, cells: ArrayLike<number>, depths: ArrayLike<number>, borders: ArrayLike<number>);
-    static middleOf(line: ArrayLike<number>): Float64Array;
-    openAt(strokePx: number, between: ArrayLike<number>, sizes: ArrayLike<number>, points: ArrayLike<number>, lines: ArrayLike<number>): void;
+    private constructor();
+    cell(cell: number): CellShown;
+    count(): number;
+    defaultReach(): number;
+    isLimited(): boolean;
+    opening(opening: number): OpeningShown;
+    openingCount(): number;
+    patched(patch: ArrayLike<number>): LayerPatch;
+    static read(map: ArrayLike<number>, openings: ArrayLike<number>): Layer;
+    strokePx(): number;
   }
 
   export class Ledgers {
@@ -160,6 +225,28 @@ declare module "rules" {
     static parts(text: string): LightParts;
     static rule(blend: string, tint: string, strength: number, lightness: number, chroma: number, hue: number, contrast: number): string;
     static text(all: string, cards: readonly string[], rules: readonly string[], swatches: readonly string[], exceptions: readonly string[]): string;
+  }
+
+  export class OwnLine {
+    constructor();
+    doAgain(change: string): void;
+    forget(change: string): void;
+    know(change: string, made: number, last: number, stands: boolean): void;
+    make(change: string): void;
+    redoable(): string[];
+    takeBack(change: string): void;
+    undoable(): string[];
+  }
+
+  export class Plane {
+    private constructor();
+    heightPx(): number;
+    static inkStart(inkStart: ArrayLike<number>): InkStart;
+    static isShort(cellCount: number): boolean;
+    longNumbers(): Int32Array;
+    static read(sent: ArrayLike<number>, cellCount: number): Plane;
+    shortNumbers(): Int16Array;
+    widthPx(): number;
   }
 
   export class Ramps {
@@ -182,6 +269,7 @@ declare module "rules" {
     enclosed(outline: ArrayLike<number>): Int32Array;
     endPreview(): void;
     figures(): FigureShown[];
+    gaps(): GapShown[];
     giving(openings: ArrayLike<number>, states: readonly string[], reach: number): DamEffect;
     inked(): Int32Array;
     inside(way: ArrayLike<number>): Int32Array;
@@ -209,5 +297,10 @@ declare module "rules" {
   export class Stagings {
     private constructor();
     static settled(sheet: string, scene: string): string;
+  }
+
+  export class WarmUp {
+    private constructor();
+    static run(): number;
   }
 }

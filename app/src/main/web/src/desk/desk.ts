@@ -1,5 +1,6 @@
 import alpine from "@alpinejs/csp";
 import { atom } from "nanostores";
+import { WarmUp } from "rules";
 import { byId } from "../shared/dom";
 import { call, Refusal } from "../shared/http";
 import { registerMenu } from "../shared/menu";
@@ -28,13 +29,11 @@ import { Kinds } from "./kinds/kinds";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
-import { fetchOpenings } from "./model/openings";
 import { fetchCellMap, fetchCells, fetchInk } from "./model/planes";
 import { NewCells } from "./model/new-cells";
 import { Regions } from "./model/regions";
 import type { DeskState } from "./model/state";
 import { settledSinceAsked } from "./model/outbox";
-import { warmUp } from "./model/warm-up";
 import { Work } from "./model/work";
 import { dropPebbles } from "./shore/drag";
 import { Live } from "../shared/live";
@@ -71,16 +70,15 @@ async function open(): Promise<void> {
   const state = settledSinceAsked(came.sheet) ? await call<DeskState>(`${path}/desk`) : came;
   const layer = state.layers[0]!;
   const planes = Promise.all([
-    fetchCellMap(layer.cells, layer.cellCount),
+    fetchCellMap(layer.cells, layer.openings, layer.cellCount),
     fetchInk(layer.ink),
-    fetchOpenings(layer.openings),
   ]);
-  warmUp();
-  const [map, ink, openings] = await planes;
+  WarmUp.run();
+  const [map, ink] = await planes;
   const fills = new Fills(layer.id, layer.cellCount, state.palette.cards);
   const motifs = new MotifPictures(`/projects/${path.split("/")[2]}/motifs`);
-  const view = new SheetView(passes, map, ink, openings.strokePx, fills, motifs);
-  const regions = new Regions(map, openings, layer);
+  const view = new SheetView(passes, map, ink, fills, motifs);
+  const regions = new Regions(map, layer);
   const work = new Work(path, desk.dataset["person"]!, state.sheet, fills, regions);
   work.start(state);
   keepView(view, state.sheet);
@@ -105,9 +103,7 @@ async function open(): Promise<void> {
   byId("help").addEventListener("click", showKeys);
   const presentInk = atom(ink);
   const crop = new Crop(regions, presentInk, fills);
-  const drawer = new GapsDrawer(path, regions, fills, work, hand, view, overlay, crop, () =>
-    column.toggle("gaps"),
-  );
+  const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
   const groups = new Groups(path, regions, fills, work, hand, view, gathering);
   const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay);
   const check = new CheckDrawer(path, regions, fills, work, hand, view, crop, (cells) => kinds.open(cells));
@@ -187,7 +183,7 @@ async function open(): Promise<void> {
     if (!drawer.isOpen) {
       column.toggle("gaps");
     }
-    overlay.mark(regions.openings.all.filter((each) => openings.includes(each.index)));
+    overlay.mark(regions.named(openings));
   });
   const menu = new RegionMenu(byId("region-menu"), canvas, hand, here, () => kinds.openHere());
   new PointerInput(canvas, hand, view, {

@@ -105,7 +105,7 @@ public class EngineBenchmark {
         if (!(HandDam.draw(analysed, ink, line) instanceof HandDam.Parted parted)) {
             throw new IllegalStateException("The dam parts nothing: nothing is measured.");
         }
-        parted.former().forEach(patch -> patch.restore(analysed.cells().plane()));
+        parted.former().forEach(patch -> patch.putInto(analysed.cells().plane()));
         return parted;
     }
 

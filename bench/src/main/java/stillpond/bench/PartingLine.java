@@ -80,7 +80,7 @@ final class PartingLine {
                         .filter(area -> area >= LEAST_SHARE * cell.areaPx())
                         .count()
                 > 1;
-        done.former().forEach(patch -> patch.restore(openings.cells().plane()));
+        done.former().forEach(patch -> patch.putInto(openings.cells().plane()));
         return counts;
     }
 }

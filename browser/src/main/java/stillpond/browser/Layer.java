@@ -3,83 +3,94 @@ package stillpond.browser;
 import java.util.ArrayList;
 import java.util.List;
 import org.teavm.jso.JSExport;
-import stillpond.core.cell.Border;
-import stillpond.core.cell.Box;
-import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellGraph;
-import stillpond.core.gap.Opening;
+import stillpond.core.format.DamPatchCodec;
+import stillpond.core.format.OpeningsCodec;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.DamPatch;
 import stillpond.core.gap.OpeningList;
 import stillpond.core.gap.Point;
 
 /** The cells of a layer, who borders whom, and the openings between them. */
 public final class Layer {
 
-    private static final int NUMBERS_OF_CELL = 7;
-    private static final int NUMBERS_OF_BORDER = 3;
-
     private final CellGraph graph;
-    private OpeningList openings = new OpeningList(List.of(), 1);
+    private final OpeningsCodec.Sent openings;
+    private final CellShown[] shown;
 
-    /**
-     * @param cells for each its area, the box around it (x, y, width, height), and its deepest point
-     * @param depths of those points, in pixels
-     * @param borders for each the two cells and its length
-     */
-    @JSExport
-    public Layer(int widthPx, int heightPx, int[] cells, double[] depths, int[] borders) {
-        List<Cell> all = new ArrayList<>(depths.length);
-        for (int cell = 0; cell < depths.length; cell++) {
-            int at = NUMBERS_OF_CELL * cell;
-            int x = cells[at + 1];
-            int y = cells[at + 2];
-            Box box = new Box(x, y, x + cells[at + 3], y + cells[at + 4]);
-            all.add(new Cell(cell, cells[at], box, cells[at + 5], cells[at + 6], depths[cell]));
-        }
-        List<Border> between = new ArrayList<>(borders.length / NUMBERS_OF_BORDER);
-        for (int at = 0; at < borders.length; at += NUMBERS_OF_BORDER) {
-            between.add(new Border(borders[at], borders[at + 1], borders[at + 2]));
-        }
-        this.graph = new CellGraph(widthPx, heightPx, all, between);
+    private Layer(CellGraph graph, OpeningsCodec.Sent openings) {
+        this.graph = graph;
+        this.openings = openings;
+        this.shown = new CellShown[graph.count()];
     }
 
     /**
-     * Says where cells meet with no ink between.
+     * @param map the cells, as the server sends them
+     * @param openings likewise; empty while they are not known
+     */
+    @JSExport
+    public static Layer read(byte[] map, byte[] openings) {
+        CellGraph graph = PlaneCodec.readMap(map, PlaneCodec.PlaneSink.NONE);
+        return new Layer(graph, openings.length == 0 ? OpeningsCodec.Sent.NONE : OpeningsCodec.read(openings));
+    }
+
+    /**
+     * The layer after a line was drawn by hand.
      *
-     * @param between for each opening its two cells
-     * @param sizes for each its width in pixels, and its strength
-     * @param points how many points the line of each has
-     * @param lines the points of all lines, one after the other
+     * @param patch as the server sends it
      */
     @JSExport
-    public void openAt(double strokePx, int[] between, double[] sizes, int[] points, double[] lines) {
-        List<Opening> all = new ArrayList<>(points.length);
-        int next = 0;
-        for (int i = 0; i < points.length; i++) {
-            List<Point> line = points(lines, next, points[i]);
-            next += 2 * points[i];
-            all.add(new Opening(
-                    between[2 * i],
-                    between[2 * i + 1],
-                    Opening.Kind.ENDS,
-                    line,
-                    sizes[2 * i],
-                    sizes[2 * i] / strokePx,
-                    sizes[2 * i + 1]));
-        }
-        this.openings = new OpeningList(all, strokePx);
+    public LayerPatch patched(byte[] patch) {
+        DamPatch read = DamPatchCodec.decode(patch);
+        OpeningsCodec.Sent now =
+                new OpeningsCodec.Sent(read.after(openings.openings()), openings.defaultReach(), openings.isLimited());
+        return LayerPatch.of(new Layer(read.after(graph), now), read);
     }
 
-    /** Half way along the line of an opening: x, then y. @param line its points: x, then y */
     @JSExport
-    public static double[] middleOf(double[] line) {
-        Point middle = Opening.middle(points(line, 0, line.length / 2));
-        return new double[] {middle.x(), middle.y()};
+    public int count() {
+        return graph.count();
     }
 
-    static List<Point> points(double[] numbers, int start, int count) {
-        List<Point> points = new ArrayList<>(count);
-        for (int i = 0; i < count; i++) {
-            points.add(new Point(numbers[start + 2 * i], numbers[start + 2 * i + 1]));
+    @JSExport
+    public CellShown cell(int cell) {
+        if (shown[cell] == null) {
+            shown[cell] = CellShown.of(graph.cells().get(cell));
+        }
+        return shown[cell];
+    }
+
+    @JSExport
+    public int openingCount() {
+        return openings().all().size();
+    }
+
+    @JSExport
+    public OpeningShown opening(int opening) {
+        return OpeningShown.of(openings().all().get(opening));
+    }
+
+    @JSExport
+    public double strokePx() {
+        return openings().strokePx();
+    }
+
+    /** The reach that the openings themselves suggest. */
+    @JSExport
+    public double defaultReach() {
+        return openings.defaultReach();
+    }
+
+    /** Whether there were more possible gaps than are looked at. */
+    @JSExport
+    public boolean isLimited() {
+        return openings.isLimited();
+    }
+
+    static List<Point> points(double[] numbers) {
+        List<Point> points = new ArrayList<>(numbers.length / 2);
+        for (int i = 0; i < numbers.length; i += 2) {
+            points.add(new Point(numbers[i], numbers[i + 1]));
         }
         return points;
     }
@@ -89,6 +100,6 @@ public final class Layer {
     }
 
     OpeningList openings() {
-        return openings;
+        return openings.openings();
     }
 }

@@ -10,10 +10,13 @@ import org.teavm.jso.JSExportClasses;
     Layer.class,
     Ledgers.class,
     Lights.class,
+    OwnLine.class,
+    Plane.class,
     Ramps.class,
     SheetGroups.class,
     SheetRegions.class,
-    Stagings.class
+    Stagings.class,
+    WarmUp.class
 })
 public final class Rules {
 

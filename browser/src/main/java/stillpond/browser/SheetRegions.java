@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
+import stillpond.core.cell.Cell;
 import stillpond.core.cell.Enclosed;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamChange;
@@ -18,6 +19,7 @@ import stillpond.core.gap.DamState;
 import stillpond.core.gap.DamStroke;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Figures;
+import stillpond.core.gap.Gaps;
 import stillpond.core.gap.Point;
 import stillpond.core.gap.Regions;
 import stillpond.core.ledger.SheetLedger;
@@ -35,6 +37,7 @@ public final class SheetRegions {
 
     private final Layer layer;
     private Dams dams = Dams.at(1);
+    private Dams shownDams = dams;
     private RegionMap map;
 
     @JSExport
@@ -62,6 +65,7 @@ public final class SheetRegions {
     }
 
     private void join(Dams by) {
+        shownDams = by;
         map = RegionMap.of(
                 layer.graph(), Regions.of(layer.openings().all(), layer.graph().count(), by));
     }
@@ -108,13 +112,13 @@ public final class SheetRegions {
     /** The openings that a line crosses. @param way its points: x, then y */
     @JSExport
     public int[] openingsCrossed(double[] way) {
-        return Numbers.of(DamStroke.crossed(layer.openings().all(), Layer.points(way, 0, way.length / 2)));
+        return Numbers.of(DamStroke.crossed(layer.openings().all(), Layer.points(way)));
     }
 
     /** The openings under a broad brush that reach might have decided otherwise. @param way its points: x, then y */
     @JSExport
     public int[] openingsBrushed(double[] way, double radius, boolean isLifting) {
-        List<Point> points = Layer.points(way, 0, way.length / 2);
+        List<Point> points = Layer.points(way);
         return Numbers.of(DamStroke.brushed(layer.openings().all(), points, radius, dams.reach(), isLifting));
     }
 
@@ -215,7 +219,7 @@ public final class SheetRegions {
     /** The cells of regions inside a way drawn around them. @param way its points: x, then y */
     @JSExport
     public int[] inside(double[] way) {
-        return Gathered.inside(map, Layer.points(way, 0, way.length / 2));
+        return Gathered.inside(map, Layer.points(way));
     }
 
     /** The cells inside an outline made of cells. */
@@ -239,6 +243,15 @@ public final class SheetRegions {
         return SheetLedger.of(map, worn, meant::get).stream()
                 .map(row -> new LedgerRow(row.fill().text(), Numbers.of(row.cells()), row.regions(), row.share()))
                 .toArray(LedgerRow[]::new);
+    }
+
+    /** The gaps in the order in which they are worth a look. */
+    @JSExport
+    public GapShown[] gaps() {
+        int[] areas = layer.graph().cells().stream().mapToInt(Cell::areaPx).toArray();
+        return Gaps.of(layer.openings(), areas, shownDams).stream()
+                .map(GapShown::of)
+                .toArray(GapShown[]::new);
     }
 
     /** The largest first. */

@@ -155,6 +155,18 @@ final class Questions {
             case "reach" -> random.nextInt(4) == 0 && mayStay(parameter) ? -1.0 : random.nextDouble();
             case "reachBefore", "reachAfter" -> random.nextDouble();
             case "direction" -> any(random, Direction.values()).name();
+            case "change" -> any(random, NAMES);
+            case "made", "last" -> (double) random.nextInt(60);
+            case "inkStart" -> {
+                byte[] start = new byte[16];
+                random.nextBytes(start);
+                start[3] &= 0x7f;
+                start[6] &= 0x7f;
+                start[8] &= 0x7f;
+                yield start;
+            }
+            case "cellCount" -> random.nextInt(1 << 17);
+            case "stands" -> random.nextBoolean();
             case "region" -> random.nextInt(regions);
             case "line", "way" ->
                 random.doubles(2 * (3 + random.nextInt(6)), 0, 140).toArray();

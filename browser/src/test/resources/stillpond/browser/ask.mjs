@@ -3,6 +3,7 @@
 const rules = await import(process.argv[2]);
 let layer;
 let object;
+let last;
 
 const known = new Map();
 const propertiesOf = (type) => {
@@ -27,15 +28,23 @@ const plain = (answer) => {
 const answer = (line) => {
   const { make, of, ask, arguments: given } = JSON.parse(line);
   if (make === "Layer") {
-    layer = new rules.Layer(...given);
+    layer = rules.Layer.read(...given);
     object = layer;
+  } else if (make === "SameLayer") {
+    object = layer;
+  } else if (make === "PatchedLayer") {
+    layer = last.layer;
+    object = layer;
+  } else if (make === "Plane") {
+    object = rules.Plane.read(...given);
   } else if (make === "FillLook") {
     object = rules.FillLook.of(...given);
   } else if (make) {
     object = new rules[make](layer);
   } else {
     const target = of ? rules[of] : object;
-    return JSON.stringify(plain(target[ask](...given))) + "\n";
+    last = target[ask](...given);
+    return JSON.stringify(plain(last)) + "\n";
   }
   return "";
 };

@@ -1,12 +1,8 @@
 package stillpond.app.desk;
 
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.util.List;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -18,13 +14,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.HandDams;
-import stillpond.app.sheet.SheetGaps;
-import stillpond.core.gap.Dams;
-import stillpond.core.gap.Gap;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
 
-/** The gaps of a sheet, dams drawn by hand, regions joined by hand, and leak traces. */
+/** Dams drawn by hand, and regions joined by hand. */
 @RestController
 @RequestMapping("/projects/{project}/sheets/{sheet}")
 class DamController {
@@ -32,33 +25,11 @@ class DamController {
     private static final int MOST_POINTS = 2000;
 
     private final HandDams dams;
-    private final SheetGaps gaps;
     private final LineAnswers answers;
 
-    DamController(HandDams dams, SheetGaps gaps, LineAnswers answers) {
+    DamController(HandDams dams, LineAnswers answers) {
         this.dams = dams;
-        this.gaps = gaps;
         this.answers = answers;
-    }
-
-    /** The dams of a desk, by the indices of openings; it may be ahead of what is stored, or try a reach. */
-    record DeskDams(
-            double reach,
-            @NotNull Set<Integer> shut,
-            @NotNull Set<Integer> open,
-            @NotNull Set<Integer> inked) {
-
-        Dams asDams() {
-            Set<Integer> all = new TreeSet<>(shut);
-            all.addAll(inked);
-            return new Dams(reach, all, open, inked);
-        }
-    }
-
-    /** The gaps in the order in which they are worth a look. */
-    @PostMapping("/gaps")
-    List<Gap> gaps(@PathVariable UUID project, @PathVariable UUID sheet, @RequestBody @Valid DeskDams now) {
-        return gaps.of(project, sheet, now.asDams());
     }
 
     /** Somebody has taken the dam tool into the hand. */

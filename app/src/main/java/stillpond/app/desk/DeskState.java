@@ -10,8 +10,8 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import stillpond.app.sheet.Layer;
-import stillpond.app.sheet.MadeChange;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.UndoableChanges;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.gap.Dams;
@@ -22,12 +22,15 @@ import stillpond.core.ink.Pencil;
 /** Everything the desk needs to show a sheet, but for its planes. */
 record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette palette, LineState line) {
 
-    /** What the person can take back, newest first, and do again, the next one first. */
-    record LineState(List<ChangeAnswer> undoable, List<ChangeAnswer> redoable) {
-        static LineState of(UndoLine<MadeChange> line) {
+    /** What the person can take back or do again, in no order: that follows from what is known of each. */
+    record LineState(List<ChangeAnswer> changes, List<UndoLine.Known<UUID>> known) {
+        static LineState of(UndoableChanges.Line line) {
             return new LineState(
-                    line.undoable().stream().map(ChangeAnswer::of).toList(),
-                    line.redoable().stream().map(ChangeAnswer::of).toList());
+                    Stream.of(line.changes().undoable(), line.changes().redoable())
+                            .flatMap(List::stream)
+                            .map(ChangeAnswer::of)
+                            .toList(),
+                    line.known());
         }
     }
 

@@ -123,20 +123,20 @@ public class History {
 
     /** What a person can take back and do again where a sheet is worked on: whatever is about the sheet, or about the whole project. */
     @Transactional(readOnly = true)
-    public UndoLine<UUID> lineOn(UUID project, UUID author, UUID sheet) {
-        return line(changes.findKnown(project, author, sheet, LINE_REACH));
+    public List<UndoLine.Known<UUID>> knownOn(UUID project, UUID author, UUID sheet) {
+        return known(changes.findKnown(project, author, sheet, LINE_REACH));
     }
 
     /** What a person can take back and do again where a project is worked on: cards, lights, wardrobes, and who is on a sheet. */
     @Transactional(readOnly = true)
     public UndoLine<UUID> lineOf(UUID project, UUID author) {
-        return line(changes.findKnown(project, author, null, LINE_REACH));
+        return UndoLine.of(known(changes.findKnown(project, author, null, LINE_REACH)));
     }
 
-    private static UndoLine<UUID> line(List<ChangeRepository.KnownRow> known) {
-        return UndoLine.of(known.stream()
+    private static List<UndoLine.Known<UUID>> known(List<ChangeRepository.KnownRow> known) {
+        return known.stream()
                 .map(row -> new UndoLine.Known<>(row.getChange(), row.getMade(), row.getLast(), row.getStands()))
-                .toList());
+                .toList();
     }
 
     /** Of each change what was done last about it: the change itself, or the newest step that took it back or did it again. The next step takes back this, and nothing else. */

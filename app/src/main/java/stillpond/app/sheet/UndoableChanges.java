@@ -1,7 +1,9 @@
 package stillpond.app.sheet;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,13 +28,25 @@ public class UndoableChanges {
      *
      * @param most at the most so many of each
      */
-    public UndoLine<MadeChange> of(UUID project, UUID author, UUID sheet, int most) {
-        UndoLine<UUID> line = history.lineOn(project, author, sheet);
-        return new UndoLine<>(lastDone(line.undoable(), sheet, most), lastDone(line.redoable(), sheet, most));
+    public Line of(UUID project, UUID author, UUID sheet, int most) {
+        List<UndoLine.Known<UUID>> known = history.knownOn(project, author, sheet);
+        UndoLine<UUID> all = UndoLine.of(known);
+        UndoLine<UUID> told = new UndoLine<>(first(all.undoable(), most), first(all.redoable(), most));
+        Set<UUID> isTold = new HashSet<>(told.undoable());
+        isTold.addAll(told.redoable());
+        return new Line(
+                new UndoLine<>(lastDone(told.undoable(), sheet), lastDone(told.redoable(), sheet)),
+                known.stream().filter(each -> isTold.contains(each.change())).toList());
     }
 
-    private List<MadeChange> lastDone(List<UUID> all, UUID sheet, int most) {
-        List<UUID> ids = all.subList(0, Math.min(most, all.size()));
+    /** @param known when each was made, and when the last step about it was taken */
+    public record Line(UndoLine<MadeChange> changes, List<UndoLine.Known<UUID>> known) {}
+
+    private static List<UUID> first(List<UUID> all, int most) {
+        return all.subList(0, Math.min(most, all.size()));
+    }
+
+    private List<MadeChange> lastDone(List<UUID> ids, UUID sheet) {
         Map<UUID, Made> lastSteps = history.lastSteps(ids);
         return ids.stream()
                 .map(id -> {

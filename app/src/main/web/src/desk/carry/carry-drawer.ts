@@ -188,7 +188,7 @@ export class CarryDrawer {
   }
 
   private area(proposal: Proposal): number {
-    return proposal.cells.reduce((sum, cell) => sum + this.regions.map.cells[cell]!.area, 0);
+    return proposal.cells.reduce((sum, cell) => sum + this.regions.map.layer.cell(cell).area, 0);
   }
 
   private laySure(): void {

@@ -92,7 +92,7 @@ export class CheckDrawer {
 
   private row(finding: Finding): HTMLElement {
     const picture = el("canvas", { width: 168, height: 128 });
-    const shape = this.regions.map.cells[finding.cells[0]!]!;
+    const shape = this.regions.map.layer.cell(finding.cells[0]!);
     const middle = { x: shape.deepestX, y: shape.deepestY };
     this.crop.paintAround(picture, middle, Math.max(60, 1.6 * Math.max(shape.width, shape.height)));
     const go = () => {

@@ -14,8 +14,8 @@ export class Crop {
     private readonly fills: Fills,
   ) {}
 
-  paint(canvas: HTMLCanvasElement, opening: Opening, strokePx: number): void {
-    const span = Math.max(3.2 * opening.widthPx, 9 * strokePx, 24);
+  paint(canvas: HTMLCanvasElement, opening: Opening): void {
+    const span = Math.max(3.2 * opening.widthPx, 9 * this.regions.strokePx, 24);
     const { left, top, step } = this.paintAround(canvas, opening.middle, span);
     const context = canvas.getContext("2d")!;
     for (const [colour, lineWidth, dash] of [

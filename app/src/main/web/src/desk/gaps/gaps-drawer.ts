@@ -1,6 +1,8 @@
 import { byId } from "../../shared/dom";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
+import type { GapShown } from "rules";
+import type { Opening } from "../model/openings";
 import type { Regions } from "../model/regions";
 import type { DamState } from "../model/state";
 import { NO_FILL } from "../model/state";
@@ -8,9 +10,10 @@ import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { Crop } from "./crop";
-import { listGaps, type Gap } from "./gap-list";
 import type { Overlay } from "./overlay";
 
+/** All openings between the same two pieces: one gap, or several of one outline, dammed or left open together. */
+type Gap = Omit<GapShown, "openings"> & { readonly openings: Opening[] };
 type Filter = "doubtful" | "dammed" | "open";
 
 const SETTLE_MS = 120;
@@ -28,12 +31,8 @@ export class GapsDrawer {
   private chosen = -1;
   private settling: number | undefined;
   private renewing: number | undefined;
-  private asked = 0;
-  /** What a key says is meant of the list as it is then: acts wait until it is there. */
-  private ready: Promise<void> = Promise.resolve();
 
   constructor(
-    private readonly path: string,
     private readonly regions: Regions,
     private readonly fills: Fills,
     private readonly work: Work,
@@ -50,10 +49,10 @@ export class GapsDrawer {
         this.renew();
       });
     }
-    byId("gaps-limited").hidden = !regions.openings.isLimited;
+    byId("gaps-limited").hidden = !regions.map.layer.isLimited();
     regions.changed.subscribe(() => {
-      const inked = regions.openings.all.filter((each) => regions.stateOf(each.index) === "INKED");
-      overlay.showInked(inked, regions.openings.strokePx);
+      const inked = regions.openings.filter((each) => regions.stateOf(each.index) === "INKED");
+      overlay.showInked(inked, regions.strokePx);
       this.settle();
     });
     // What a gap parts is told by the fills on both sides; which gaps there are is not.
@@ -80,30 +79,27 @@ export class GapsDrawer {
     if (!this.isOpen) {
       this.open();
     }
-    void this.whenReady(() => {
-      if (this.shown.length > 0) {
-        this.choose((this.chosen + by + this.shown.length) % this.shown.length, true);
-      }
-    });
+    this.catchUp();
+    if (this.shown.length > 0) {
+      this.choose((this.chosen + by + this.shown.length) % this.shown.length, true);
+    }
   }
 
   /** Dams the chosen gap, or leaves it open. */
   say(state: DamState): void {
-    void this.whenReady(() => {
-      const gap = this.shown[this.chosen];
-      if (gap) {
-        this.work.dam(new Map(gap.openings.map((opening) => [opening.index, state])));
-        this.hand.said.set(SAID[state]);
-      }
-    });
+    this.catchUp();
+    const gap = this.shown[this.chosen];
+    if (gap) {
+      this.work.dam(new Map(gap.openings.map((opening) => [opening.index, state])));
+      this.hand.said.set(SAID[state]);
+    }
   }
 
-  private async whenReady(act: () => void): Promise<void> {
+  /** What a key says is meant of the list as it is then. */
+  private catchUp(): void {
     if (this.settling !== undefined) {
       this.refresh();
     }
-    await this.ready;
-    act();
   }
 
   /** Chooses the gap that a place on the screen points at, if the list has one there. */
@@ -130,20 +126,18 @@ export class GapsDrawer {
   private refresh(): void {
     clearTimeout(this.settling);
     this.settling = undefined;
-    this.ready = this.ask(++this.asked);
-  }
-
-  private async ask(number: number): Promise<void> {
-    await this.work.settled;
-    try {
-      const gaps = await listGaps(this.path, this.regions);
-      if (number === this.asked) {
-        this.gaps = gaps;
-        this.renew();
-      }
-    } catch {
-      // Without an answer the list stays as it was; the next change asks again.
-    }
+    this.gaps = this.regions
+      .gaps()
+      .map(({ openings, places, widthPx, isShut, isInDoubt, sides, effectPx }) => ({
+        openings: this.regions.named(openings),
+        places,
+        widthPx,
+        isShut,
+        isInDoubt,
+        sides,
+        effectPx,
+      }));
+    this.renew();
   }
 
   private renew(): void {
@@ -167,7 +161,7 @@ export class GapsDrawer {
     }
     this.list.replaceChildren(...this.shown.map((gap, i) => this.row(gap, i)));
     byId("gaps-none").hidden = this.shown.length > 0;
-    byId("gaps-none").textContent = this.regions.openings.all.length > 0 ? NOTHING[this.filter] : NONE_KNOWN;
+    byId("gaps-none").textContent = this.regions.openings.length > 0 ? NOTHING[this.filter] : NONE_KNOWN;
     this.overlay.showDams(this.gaps.filter((gap) => gap.isShut).flatMap((gap) => gap.openings));
     this.markChosen();
   }
@@ -178,7 +172,7 @@ export class GapsDrawer {
     const picture = document.createElement("canvas");
     picture.width = 168;
     picture.height = 128;
-    this.crop.paint(picture, gap.openings[0]!, this.regions.openings.strokePx);
+    this.crop.paint(picture, gap.openings[0]!);
     const text = document.createElement("div");
     const title = document.createElement("button");
     title.type = "button";
@@ -222,10 +216,8 @@ export class GapsDrawer {
   }
 
   private noteOf(gap: Gap): string {
-    const [a, b] = gap.sides;
-    const names = [a, b].map((side) => this.fills.of(side.cell));
-    const effect = Math.min(a.areaPx, b.areaPx);
-    const share = (100 * effect) / (this.regions.map.plane.width * this.regions.map.plane.height);
+    const names = [...gap.sides].map((cell) => this.fills.of(cell));
+    const share = (100 * gap.effectPx) / this.regions.area;
     const size =
       share < 0.1
         ? "a sliver"
@@ -246,7 +238,7 @@ export class GapsDrawer {
     const gap = this.shown[i]!;
     this.markChosen();
     if (go) {
-      this.view.showClose(gap.openings[0]!.middle, Math.max(gap.widthPx, 4 * this.regions.openings.strokePx));
+      this.view.showClose(gap.openings[0]!.middle, Math.max(gap.widthPx, 4 * this.regions.strokePx));
       this.hand.said.set(`${this.titleOf(gap)}, ${this.noteOf(gap)}`);
     }
   }

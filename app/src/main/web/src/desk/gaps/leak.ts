@@ -55,20 +55,19 @@ export class Leak {
   private open(cell: number, { dam, gaps, places, narrowestPx, times, way }: SpillShown): void {
     this.cell = cell;
     this.dam = [...dam];
-    const { all } = this.regions.openings;
     const width = `${Math.max(1, Math.round(narrowestPx))} px`;
     const what = places === 1 ? `a gap of ${width}` : `${places} gaps, the smallest ${width}`;
     byId("leak-said").textContent = `This fill would run out through ${what}, over ${times} times as much.`;
     // Never over the place that it speaks of.
-    const from = this.regions.map.cells[cell]!;
+    const from = this.regions.map.layer.cell(cell);
     const { y } = this.view.camera.toScreen({ x: from.deepestX, y: from.deepestY });
     this.card.classList.toggle("is-below", y < this.view.camera.size.height / 2);
     this.card.hidden = false;
-    this.overlay.mark([...gaps].map((index) => all[index]!));
+    this.overlay.mark(this.regions.named(gaps));
     const to = this.regions.shape(this.regions.of(cell));
     this.overlay.run([
       { x: from.deepestX, y: from.deepestY },
-      ...[...way].map((index): Point => all[index]!.middle),
+      ...this.regions.named(way).map((each): Point => each.middle),
       { x: to.deepestX, y: to.deepestY },
     ]);
   }

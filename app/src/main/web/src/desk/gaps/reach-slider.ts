@@ -25,7 +25,7 @@ export class ReachSlider {
       work.dam(new Map(), level);
     });
     byId("reach-default").addEventListener("click", () =>
-      this.work.dam(new Map(), regions.openings.defaultReach),
+      this.work.dam(new Map(), regions.map.layer.defaultReach()),
     );
     regions.changed.subscribe(() => {
       this.slider.value = String(1 - regions.reach);
@@ -39,7 +39,7 @@ export class ReachSlider {
   }
 
   private say(): void {
-    const shut = this.regions.openings.all.filter((each) => this.regions.isShut(each) && !each.byHand);
+    const shut = this.regions.openings.filter((each) => this.regions.isShut(each) && !each.byHand);
     const widest = Math.max(0, ...shut.map((each) => each.widthPx));
     byId("reach-said").textContent =
       shut.length === 0 ? "dams nothing" : `up to ${Math.round(widest)} px, ${shut.length} dammed`;
@@ -47,7 +47,7 @@ export class ReachSlider {
 
   private drawHills(): void {
     const counts = new Array<number>(BARS).fill(0);
-    for (const { strength, byHand } of this.regions.openings.all) {
+    for (const { strength, byHand } of this.regions.openings) {
       if (!byHand) {
         counts[Math.min(BARS - 1, Math.floor((1 - strength) * BARS))]! += 1;
       }

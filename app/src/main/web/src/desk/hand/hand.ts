@@ -308,8 +308,7 @@ export class Hand {
 
   private describe(region: number): string {
     const { area, cells } = this.regions.shape(region);
-    const { width, height } = this.regions.map.plane;
-    const share = (100 * area) / (width * height);
+    const share = (100 * area) / this.regions.area;
     return `Region ${region + 1}, ${share < 0.1 ? "tiny" : `${share.toFixed(1)} percent of the sheet`}, ${this.fills.nameOf(this.fills.of(cells[0]!))}`;
   }
 

@@ -32,8 +32,7 @@ export class Here {
     byId("here-stone").style.background = this.fills.css(fill);
     byId("here-fill").textContent = this.fills.nameOf(fill);
     const { area, cells } = this.regions.shape(this.regions.of(this.cell));
-    const { width, height } = this.regions.map.plane;
-    const share = ((100 * area) / (width * height)).toFixed(1);
+    const share = ((100 * area) / this.regions.area).toFixed(1);
     const pieces = cells.length === 1 ? "1 piece" : `${cells.length} pieces`;
     const where = card ? `${card.name}${card.subject ? `, ${card.subject}` : ""}. ` : "";
     byId("here-where").textContent = `${where}${share} % of the sheet, ${pieces}`;
@@ -79,7 +78,7 @@ export class Here {
   /** Openings at the border of the region, or inside it, that somebody might care about. */
   private openings(): number[] {
     const region = this.regions.of(this.cell);
-    return this.regions.openings.all
+    return this.regions.openings
       .filter((each) => each.strength >= LEAST_STRENGTH)
       .filter((each) => this.regions.of(each.first) === region || this.regions.of(each.second) === region)
       .map((each) => each.index);

@@ -214,7 +214,7 @@ export class Kinds implements Drawing {
 
   /** Where a fill lies to begin with. */
   private around(kind: Kind): Span {
-    const cells = this.cells.map((cell) => this.regions.map.cells[cell]!);
+    const cells = this.cells.map((cell) => this.regions.map.layer.cell(cell));
     const left = Math.min(...cells.map((cell) => cell.x));
     const top = Math.min(...cells.map((cell) => cell.y));
     const right = Math.max(...cells.map((cell) => cell.x + cell.width));

@@ -1,14 +1,13 @@
 import type { Seen, Stored } from "messages";
 import { atom, type WritableAtom } from "nanostores";
+import { Plane } from "rules";
 import { call, lines, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { SmallPicture } from "../view/small-picture";
-import { hasRoomFor, patchMap, patchOpenings, readDamPatch, type DamPatch } from "./dam-patch";
 import type { Fills } from "./fills";
-import { fetchOpenings } from "./openings";
-import { fetchCellMap, fetchCells, fetchInk, type InkPlane } from "./planes";
+import { fetchCellMap, fetchCells, fetchInk, putInto, type InkPlane } from "./planes";
 import type { Regions } from "./regions";
 import type { DeskState, LayerState } from "./state";
 import type { Work } from "./work";
@@ -47,7 +46,9 @@ export class NewCells {
         for await (const answer of lines<Partial<Seen & Stored>>(`${this.sheetPath}/${what}`, line)) {
           if (answer.patch) {
             changed = true;
-            this.patch(answer.layer!, readDamPatch(answer.patch));
+            // It speaks of the cells that were stored before it.
+            await this.running;
+            this.patch(answer.layer!, answer.patch);
           }
           stored ||= answer.stored === true;
           reason = answer.reason ?? reason;
@@ -90,9 +91,8 @@ export class NewCells {
   }
 
   private async become(state: DeskState, layer: LayerState): Promise<void> {
-    const [map, openings, smallCells, smallInk, ink] = await Promise.all([
-      fetchCellMap(layer.cells, layer.cellCount),
-      fetchOpenings(layer.openings),
+    const [map, smallCells, smallInk, ink] = await Promise.all([
+      fetchCellMap(layer.cells, layer.openings, layer.cellCount),
       fetchCells(layer.smallCells, layer.cellCount),
       fetchInk(layer.smallInk),
       layer.ink === this.present.ink ? undefined : fetchInk(layer.ink),
@@ -102,36 +102,34 @@ export class NewCells {
     if (ink) {
       this.ink.set(ink);
     }
-    this.view.become(map, openings.strokePx, ink);
+    this.view.become(map, ink);
     this.fills.become(layer.id, layer.cellCount);
-    this.regions.become(map, openings, layer);
+    this.regions.become(map, layer);
     this.work.takeOver(state);
     this.small.show(smallCells, smallInk, layer.widthPx);
     this.becameOthers.set(this.becameOthers.get() + 1);
   }
 
   /** Goes on with cells that are not stored yet; the planes of the present layer are those from before. */
-  private patch(id: string, patch: DamPatch): void {
-    if (!hasRoomFor(this.regions.map.plane, patch)) {
-      // Too many cells for short numbers: the stored plane comes with long ones.
+  private patch(id: string, base64: string): void {
+    const sent = Int8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+    const { plane, layer: before } = this.regions.map;
+    const patch = before.patched(sent);
+    if (id === this.present.id || Plane.isShort(before.count()) !== Plane.isShort(patch.layer.count())) {
+      // They are shown already, or are too many for short numbers: the stored plane comes with long ones.
       return;
     }
-    const map = patchMap(this.regions.map, patch);
+    putInto(plane, patch.boxes);
+    const map = { plane, layer: patch.layer };
     const said = this.regions.dams();
     const shut = [...said.shut, ...patch.dam];
-    this.present = { ...this.present, ...said, id, cellCount: map.cells.length, shut };
+    this.present = { ...this.present, ...said, id, cellCount: patch.layer.count(), shut };
     this.hand.letGo();
-    const worn = patch.split.map(({ cell, parts }) => ({
-      fill: this.fills.of(cell),
-      parts: [...parts.keys()],
-    }));
-    this.view.patch(
-      map,
-      patch.boxes.map(({ box }) => box),
-    );
-    this.fills.grow(id, map.cells.length);
+    const worn = patch.split.map(({ cell, parts }) => ({ fill: this.fills.of(cell), parts }));
+    this.view.patch(map, patch.boxes);
+    this.fills.grow(id, patch.layer.count());
     worn.forEach(({ fill, parts }) => parts.forEach((part) => this.fills.set(part, fill)));
-    this.regions.become(map, patchOpenings(this.regions.openings, patch), this.present);
+    this.regions.become(map, this.present);
     performance.mark("new cells");
   }
 

@@ -100,6 +100,7 @@ export class Outbox {
   async hold<T>(first: () => Promise<T>): Promise<T> {
     await this.send();
     this.held = true;
+    this.beginSaving();
     try {
       return await first();
     } finally {
@@ -109,32 +110,46 @@ export class Outbox {
   }
 
   private send(): Promise<void> {
-    this.sending ??= this.sendAll().finally(() => (this.sending = undefined));
+    this.sending ??= this.sendAll();
     return this.sending;
   }
 
   private async sendAll(): Promise<void> {
-    if (this.held) {
-      return;
-    }
+    // It may be over at once, and must not be before it is known to run.
+    await Promise.resolve();
     clearTimeout(this.retry);
-    while (this.queue.length > 0) {
-      if (this.delivery.get() === "saved") {
-        this.delivery.set("saving");
-      }
-      const sent = this.queue.slice(0, this.mostACall);
-      try {
-        const answers = await call<ChangeAnswer[]>(this.path, sent);
-        answers.forEach((answer) => this.settle(answer));
-      } catch (error) {
-        if (!this.understands(error, sent.length)) {
-          return;
-        }
-      }
-      this.retryMs = FIRST_RETRY_MS;
+    let goesOn = true;
+    while (!this.held && goesOn && this.queue.length > 0) {
+      goesOn = await this.sendSome();
     }
-    this.mostACall = MOST_A_CALL;
-    this.delivery.set("saved");
+    if (!this.held && goesOn) {
+      this.mostACall = MOST_A_CALL;
+      this.delivery.set("saved");
+    }
+    // Nothing is waited for since the queue was looked at: whatever is added from now on is sent anew.
+    this.sending = undefined;
+  }
+
+  /** Returns whether to go on with the next ones. */
+  private async sendSome(): Promise<boolean> {
+    this.beginSaving();
+    const sent = this.queue.slice(0, this.mostACall);
+    try {
+      const answers = await call<ChangeAnswer[]>(this.path, sent);
+      answers.forEach((answer) => this.settle(answer));
+    } catch (error) {
+      if (!this.understands(error, sent.length)) {
+        return false;
+      }
+    }
+    this.retryMs = FIRST_RETRY_MS;
+    return true;
+  }
+
+  private beginSaving(): void {
+    if (this.delivery.get() === "saved") {
+      this.delivery.set("saving");
+    }
   }
 
   private settle(answer: ChangeAnswer): void {

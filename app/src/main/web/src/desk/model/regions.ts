@@ -1,15 +1,15 @@
 import { atom } from "nanostores";
 import {
-  Layer,
   SheetRegions,
   type DamEffect,
   type FigureShown,
+  type GapShown,
   type RegionShape as Shape,
   type SpillShown,
 } from "rules";
 import type { Point } from "../view/camera";
 import type { CellMap } from "./planes";
-import type { Opening, Openings } from "./openings";
+import { openingsOf, type Opening } from "./openings";
 import type { DamState, DamSwap, Fill, LayerState, ReachSwap } from "./state";
 
 /** A region as one shape: what is known of a cell, for all its cells together. */
@@ -40,18 +40,30 @@ export class Regions {
   private regionOfCell: Int32Array = new Int32Array();
   private shapes: RegionShape[] = [];
 
+  openings: readonly Opening[];
+
   constructor(
     public map: CellMap,
-    public openings: Openings,
     layer: LayerState,
   ) {
-    this.rules = new SheetRegions(layerOf(map, openings));
+    this.rules = new SheetRegions(map.layer);
+    this.openings = openingsOf(map.layer);
     this.load(layer);
+  }
+
+  /** How wide the strokes are, in sheet pixels. */
+  get strokePx(): number {
+    return this.map.layer.strokePx();
+  }
+
+  /** Of the sheet, in its pixels. */
+  get area(): number {
+    return this.map.plane.width * this.map.plane.height;
   }
 
   /** The opening nearest to a place; undefined if none is within a distance, in sheet pixels. */
   openingNear({ x, y }: Point, within: number): Opening | undefined {
-    return this.openings.all[this.rules.openingNear(x, y, within)];
+    return this.openings[this.rules.openingNear(x, y, within)];
   }
 
   openingsCrossed(way: readonly Point[]): Opening[] {
@@ -63,15 +75,15 @@ export class Regions {
     return this.named(this.rules.openingsBrushed(numbers(way), radius, lifting));
   }
 
-  private named(openings: Int32Array): Opening[] {
-    return [...openings].map((index) => this.openings.all[index]!);
+  named(openings: ArrayLike<number>): Opening[] {
+    return Array.from(openings, (index) => this.openings[index]!);
   }
 
   /** Goes on with other cells of the same ink. */
-  become(map: CellMap, openings: Openings, layer: LayerState): void {
+  become(map: CellMap, layer: LayerState): void {
     this.map = map;
-    this.openings = openings;
-    this.rules = new SheetRegions(layerOf(map, openings));
+    this.openings = openingsOf(map.layer);
+    this.rules = new SheetRegions(map.layer);
     this.load(layer);
   }
 
@@ -201,6 +213,11 @@ export class Regions {
       .map(({ fill, cells, regions, share }) => ({ fill, cells: [...cells], regions, share }));
   }
 
+  /** The gaps under the dams that are shown, in the order in which they are worth a look. */
+  gaps(): GapShown[] {
+    return this.rules.gaps();
+  }
+
   /** The largest first. */
   figures(): FigureShown[] {
     return this.rules.figures();
@@ -225,35 +242,6 @@ export class Regions {
 
 function numbers(way: readonly Point[]): number[] {
   return way.flatMap(({ x, y }) => [x, y]);
-}
-
-function layerOf(map: CellMap, openings: Openings): Layer {
-  const borders = map.neighbours.flatMap((beside, first) =>
-    [...beside].flatMap(([second, length]) => (first < second ? [first, second, length] : [])),
-  );
-  const layer = new Layer(
-    map.plane.width,
-    map.plane.height,
-    map.cells.flatMap((cell) => [
-      cell.area,
-      cell.x,
-      cell.y,
-      cell.width,
-      cell.height,
-      cell.deepestX,
-      cell.deepestY,
-    ]),
-    map.cells.map((cell) => cell.depth),
-    borders,
-  );
-  layer.openAt(
-    openings.strokePx,
-    openings.all.flatMap((opening) => [opening.first, opening.second]),
-    openings.all.flatMap((opening) => [opening.widthPx, opening.strength]),
-    openings.all.map((opening) => opening.line.length),
-    openings.all.flatMap((opening) => opening.line.flatMap(({ x, y }) => [x, y])),
-  );
-  return layer;
 }
 
 function swapsOf(effect: DamEffect): { dams: DamSwap[]; reach: ReachSwap | null } {

@@ -1,4 +1,5 @@
 import { atom } from "nanostores";
+import { OwnLine } from "rules";
 import { call } from "../../shared/http";
 import type { Fills } from "./fills";
 import { Outbox } from "./outbox";
@@ -29,9 +30,10 @@ export class Work {
   readonly cutAnew = atom(0);
 
   /** Done when what takes its turn beside the outbox is made; undefined while nothing does. */
-  private turn: Promise<unknown> | undefined;
-  private undoable: MadeChange[] = [];
-  private redoable: MadeChange[] = [];
+  private turn: Promise<void> | undefined;
+  private line = new OwnLine();
+  /** The changes of the line, as what was done last about each. */
+  private changes = new Map<string, MadeChange>();
   private previewed: Swap[] = [];
   /** What to do when a step of the user's own has changed more than fills, dams and cells. */
   became: Partial<Record<Part, () => void>> = {};
@@ -123,53 +125,54 @@ export class Work {
   }
 
   undo(): MadeChange | undefined {
-    const change = this.undoable[0];
-    if (change) {
-      this.make({ id: crypto.randomUUID(), kind: "undo", concerns: change.id });
-    }
-    return change;
+    return this.makeStep("undo", this.line.undoable()[0]);
   }
 
   redo(): MadeChange | undefined {
-    const change = this.redoable[0];
+    return this.makeStep("redo", this.line.redoable()[0]);
+  }
+
+  private makeStep(kind: "undo" | "redo", concerns: string | undefined): MadeChange | undefined {
+    const change = this.changes.get(concerns ?? "");
     if (change) {
-      this.make({ id: crypto.randomUUID(), kind: "redo", concerns: change.id });
+      this.make({ id: crypto.randomUUID(), kind, concerns: change.id });
     }
     return change;
   }
 
   /** Makes a change that the server is asked for in another way than by a message: it takes its turn, other changes wait, and it is the one that undo takes back next. */
-  async inTurn<T>(change: () => Promise<T>): Promise<T> {
-    const before = this.turn;
-    const running = (async () => {
-      await before;
-      return this.outbox.hold(async () => {
+  inTurn<T>(change: () => Promise<T>): Promise<T> {
+    return this.takeTurn(() =>
+      this.outbox.hold(async () => {
         const done = await change();
         // If the server is away just now the change is made all the same.
         await this.renewLine().catch(() => {});
         return done;
-      });
-    })();
-    const quiet = running.catch(() => {});
-    this.turn = quiet;
-    try {
-      return await running;
-    } finally {
+      }),
+    );
+  }
+
+  private takeTurn<T>(act: () => Promise<T>): Promise<T> {
+    const running = (this.turn ?? Promise.resolve()).then(act);
+    const done = () => {
       if (this.turn === quiet) {
         this.turn = undefined;
       }
-    }
+    };
+    const quiet: Promise<void> = running.then(done, done);
+    this.turn = quiet;
+    return running;
   }
 
   /** Done when the server has made whatever takes its turn now. */
-  get settled(): Promise<unknown> {
+  get settled(): Promise<void> {
     return this.turn ?? Promise.resolve();
   }
 
-  /** Acts at once, or when what takes its turn now is made: what is undone then is that. */
+  /** Acts at once, or in its turn if anything takes its turn now: what is undone then is that, and what is asked for afterwards comes afterwards. */
   whenSettled(act: () => void): void {
     if (this.turn) {
-      void this.turn.then(() => this.whenSettled(act));
+      void this.takeTurn(async () => act());
     } else {
       act();
     }
@@ -178,19 +181,32 @@ export class Work {
   /** Asks what can be taken back, after a change that did not go through the outbox. */
   async renewLine(): Promise<void> {
     const line = await call<LineState>(`${this.sheetPath}/line`);
-    const known = new Map([...this.undoable, ...this.redoable].map((change) => [change.id, change]));
-    this.undoable = [...line.undoable];
-    this.redoable = [...line.redoable];
+    const before = this.changes;
+    this.loadLine(line);
     for (const message of this.outbox.pending()) {
-      const change = known.get("concerns" in message ? message.concerns : message.id);
+      const change = before.get("concerns" in message ? message.concerns : message.id);
       if (change) {
-        const without = (line: MadeChange[]) => line.filter(({ id }) => id !== change.id);
-        this.undoable = without(this.undoable);
-        this.redoable = "concerns" in message ? without(this.redoable) : [];
-        (message.kind === "undo" ? this.redoable : this.undoable).unshift(change);
+        this.changes.set(change.id, change);
+        this.stepLine(message);
       }
     }
     this.showLine();
+  }
+
+  private loadLine({ changes, known }: LineState): void {
+    this.changes = new Map(changes.map((change) => [change.id, change]));
+    this.line = new OwnLine();
+    known.forEach(({ change, made, last, stands }) => this.line.know(change, made, last, stands));
+  }
+
+  private stepLine(message: ChangeMessage): void {
+    if (message.kind === "undo") {
+      this.line.takeBack(message.concerns);
+    } else if (message.kind === "redo") {
+      this.line.doAgain(message.concerns);
+    } else {
+      this.line.make(message.id);
+    }
   }
 
   private make(message: ChangeMessage): void {
@@ -206,45 +222,37 @@ export class Work {
     if (message.kind === "lay") {
       const swaps = Object.entries(message.fills).flatMap(([fill, cells]) => this.fills.laying(fill, cells));
       this.fills.apply(swaps);
-      this.undoable.unshift({ ...UNMADE, id: message.id, layer: message.layer, swaps });
-      this.redoable = [];
+      this.changes.set(message.id, { ...UNMADE, id: message.id, layer: message.layer, swaps });
     } else if (message.kind === "dam") {
       const states = Object.entries(message.states).map(
         ([opening, state]) => [Number(opening), state] as const,
       );
       const { dams, reach } = this.regions.giving(new Map(states), message.reach ?? undefined);
       this.regions.apply(dams, reach);
-      this.undoable.unshift({ ...UNMADE, id: message.id, layer: message.layer, dams, reach });
-      this.redoable = [];
-    } else if (message.kind === "undo") {
-      this.step(this.undoable, this.redoable, message.concerns);
+      this.changes.set(message.id, { ...UNMADE, id: message.id, layer: message.layer, dams, reach });
     } else {
-      this.step(this.redoable, this.undoable, message.concerns);
+      this.step(message.concerns);
     }
+    this.stepLine(message);
     this.showLine();
   }
 
   private showLine(): void {
-    this.canUndo.set(this.undoable.length > 0);
-    this.canRedo.set(this.redoable.length > 0);
+    this.canUndo.set(this.line.undoable().length > 0);
+    this.canRedo.set(this.line.redoable().length > 0);
   }
 
   /** Takes back what was done last about a change: an undo takes back the change, a redo what its undo really did. */
-  private step(from: MadeChange[], to: MadeChange[], concerns: string): void {
-    if (from[0]?.id !== concerns) {
-      return;
-    }
-    const change = from.shift()!;
+  private step(concerns: string): void {
+    const change = this.changes.get(concerns);
     // What was done before the line art was analysed anew speaks of other cells: there the server's answer is waited for.
-    if (change.layer !== this.fills.layer) {
-      to.unshift(change);
-      return;
+    if (change?.layer === this.fills.layer) {
+      const swaps = this.fills.takingBack(change.swaps);
+      const { dams, reach } = this.regions.takingBack(change.dams, change.reach);
+      this.fills.apply(swaps);
+      this.regions.apply(dams, reach);
+      this.changes.set(concerns, { ...change, swaps, dams, reach });
     }
-    const swaps = this.fills.takingBack(change.swaps);
-    const { dams, reach } = this.regions.takingBack(change.dams, change.reach);
-    this.fills.apply(swaps);
-    this.regions.apply(dams, reach);
-    to.unshift({ ...change, swaps, dams, reach });
   }
 
   private onAnswer(answer: ChangeAnswer): void {
@@ -256,7 +264,7 @@ export class Work {
     } else if (answer.outcome === "made") {
       this.reconcile(answer);
     } else {
-      this.undoable = this.undoable.filter((change) => change.id !== answer.id);
+      this.line.forget(answer.id);
       this.showLine();
     }
     if (answer.outcome === "made" && answer.reason !== null) {
@@ -295,8 +303,7 @@ export class Work {
       this.fills.load(layer);
       this.regions.load(layer);
     }
-    this.undoable = [...state.line.undoable];
-    this.redoable = [...state.line.redoable];
+    this.loadLine(state.line);
     this.showLine();
   }
 }

@@ -90,7 +90,7 @@ export class Company {
   private place(): void {
     for (const { presence, stone } of this.others.values()) {
       const { cell } = presence;
-      stone.hidden = cell === undefined || cell >= this.regions.map.cells.length;
+      stone.hidden = cell === undefined || cell >= this.regions.map.layer.count();
       if (!stone.hidden) {
         const { deepestX, deepestY } = this.regions.shape(this.regions.of(cell!));
         const at = this.view.camera.toScreen({ x: deepestX, y: deepestY });

@@ -32,13 +32,12 @@ export class SheetView {
     passes: Passes,
     private map: CellMap,
     ink: InkPlane,
-    strokePx: number,
     fills: Fills,
     motifs: MotifPictures,
   ) {
     this.canvas = passes.canvas;
     this.camera = new Camera(map.plane);
-    this.renderer = new Renderer(passes, map.plane, ink, map.cells.length, strokePx);
+    this.renderer = new Renderer(passes, map.plane, ink, map.layer.count(), map.layer.strokePx());
     fills.onChange((cell) => {
       this.renderer.setColour(cell, fills.colourOf(cell));
       this.renderer.setLook(cell, fills.lookOf(cell));
@@ -58,16 +57,16 @@ export class SheetView {
   }
 
   /** Goes on with other cells; their colours come with their fills. @param ink only if it is another too, of the same size */
-  become(map: CellMap, strokePx: number, ink?: InkPlane): void {
+  become(map: CellMap, ink?: InkPlane): void {
     this.map = map;
-    this.renderer.become(map.plane, map.cells.length, strokePx, ink);
+    this.renderer.become(map.plane, map.layer.count(), map.layer.strokePx(), ink);
     this.draw();
   }
 
   /** Goes on with more cells, which differ in some boxes alone. */
   patch(map: CellMap, boxes: readonly Box[]): void {
     this.map = map;
-    this.renderer.patch(map.plane, map.cells.length, boxes);
+    this.renderer.patch(map.plane, map.layer.count(), boxes);
     this.draw();
   }
 
@@ -111,7 +110,7 @@ export class SheetView {
   }
 
   private boxOf(numbers: readonly number[]): Box | undefined {
-    const cells = numbers.map((number) => this.map.cells[number]!);
+    const cells = numbers.map((number) => this.map.layer.cell(number));
     if (cells.length === 0) {
       return undefined;
     }

@@ -148,6 +148,7 @@ class GapsJourneyTest {
         assertThat(desk.page().locator("#notice")).containsText("parts nothing");
         desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));
         desk.press("Control+z");
+        assertThat(desk.page().locator("#said")).containsText("Undone: Drew a dam");
         desk.expectLeft("1 of 2 regions left");
         assertThat(desk.shown(2200, 1000)).as("the fill before the dam stays").isEqualTo(COAT);
         desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));

@@ -134,7 +134,7 @@ class EarlierDatabaseTest {
     }
 
     private UndoLine<MadeChange> line(UUID person) {
-        return pond.bean(UndoableChanges.class).of(project, person, sheet, 50);
+        return pond.bean(UndoableChanges.class).of(project, person, sheet, 50).changes();
     }
 
     private void undoLatest(String words) {

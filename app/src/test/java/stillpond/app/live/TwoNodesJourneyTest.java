@@ -172,6 +172,7 @@ class TwoNodesJourneyTest {
             assertThat(pebbles(another, "Coat")).hasCount(1);
             UUID fill = HERE.bean(UndoableChanges.class)
                     .of(work.project(), work.account(), sheet.id(), 10)
+                    .changes()
                     .undoable()
                     .get(3)
                     .id();

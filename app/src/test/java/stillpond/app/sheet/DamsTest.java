@@ -1,13 +1,11 @@
 package stillpond.app.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -26,8 +24,6 @@ import stillpond.core.fill.Fill;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.DamState;
-import stillpond.core.gap.Dams;
-import stillpond.core.gap.Gap;
 import stillpond.core.gap.Opening;
 import stillpond.core.gap.Point;
 import stillpond.core.history.UndoLine;
@@ -142,22 +138,6 @@ class DamsTest {
         assertThat(worn(500, 250)).isEqualTo(Fill.NONE);
         assertThat(worn(300, 200)).isNotEqualTo(Fill.NONE);
         assertThat(inOneRegion(300, 200, 30, 30)).as("the gap that was opened").isTrue();
-    }
-
-    @Test
-    void gapsAreListedUnderTheDamsOfTheDesk() {
-        SheetGaps gaps = pond.bean(SheetGaps.class);
-        Dams now = Dams.at(layer().reach());
-        List<Gap> listed = gaps.of(work.project(), sheet, now);
-        assertThat(listed).anySatisfy(gap -> {
-            assertThat(gap.isShut()).isTrue();
-            assertThat(gap.openings()).containsAnyElementsOf(openingsOf(300, 200));
-        });
-        List<Gap> lifted = gaps.of(work.project(), sheet, now.opening(openingsOf(300, 200)));
-        assertThat(lifted).filteredOn(Gap::isShut).hasSizeLessThan(listed.size());
-        assertThatThrownBy(() -> gaps.of(work.project(), sheet, now.shutting(Set.of(9999))))
-                .hasMessageContaining("no opening 9999");
-        assertThatThrownBy(() -> gaps.of(UUID.randomUUID(), sheet, now)).isInstanceOf(NoSuchElementException.class);
     }
 
     @Test

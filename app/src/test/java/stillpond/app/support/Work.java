@@ -69,7 +69,7 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
 
     /** What somebody can take back and do again on a sheet. */
     public UndoLine<MadeChange> line(UUID sheet, UUID author) {
-        return pond.bean(UndoableChanges.class).of(project, author, sheet, 100);
+        return pond.bean(UndoableChanges.class).of(project, author, sheet, 100).changes();
     }
 
     /** How many rows of the log are about a sheet. */

@@ -1,7 +1,7 @@
 package stillpond.core.cell;
 
 /**
- * What stood in a box of a cell plane before it was changed there.
+ * A box of a cell plane, as it was before it was changed there or as it is afterwards.
  *
  * @param numbers the cells of the box, row by row
  */
@@ -21,8 +21,8 @@ public record PlanePatch(Box box, int[] numbers) {
         return numbers[(y - box.yStart()) * box.widthPx() + x - box.xStart()];
     }
 
-    /** Puts back into the plane what stood there. */
-    public void restore(CellPlane plane) {
+    /** Puts it into a plane. */
+    public void putInto(CellPlane plane) {
         for (int y = 0; y < box.heightPx(); y++) {
             int to = (box.yStart() + y) * plane.widthPx() + box.xStart();
             System.arraycopy(numbers, y * box.widthPx(), plane.numbers(), to, box.widthPx());

@@ -3,16 +3,22 @@ package stillpond.core.format;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import stillpond.core.cell.Border;
 import stillpond.core.cell.Box;
+import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.cell.PlanePatch;
+import stillpond.core.gap.DamPatch;
 import stillpond.core.gap.HandDam;
 import stillpond.core.gap.Opening;
 
@@ -44,6 +50,52 @@ public final class DamPatchCodec {
             throw new UncheckedIOException(e);
         }
         return bytes.toByteArray();
+    }
+
+    public static DamPatch decode(byte[] sent) {
+        return PlaneCodec.reading(sent, in -> {
+            List<PlanePatch> boxes = several(in, DamPatchCodec::readBox);
+            Map<Integer, Cell> cells = new TreeMap<>();
+            List<CellSplit.Parts> split = several(in, each -> readParts(each, cells));
+            List<Border> borders = PlaneCodec.readBorders(in);
+            Map<Integer, Opening> openings = new TreeMap<>();
+            for (int count = in.number(); count > 0; count--) {
+                openings.put(in.number(), OpeningsCodec.read(in));
+            }
+            return new DamPatch(boxes, split, cells, borders, openings, Set.copyOf(several(in, NumberReader::number)));
+        });
+    }
+
+    private static <T> List<T> several(NumberReader in, PlaneCodec.Reading<T> reading) throws IOException {
+        int count = in.number();
+        List<T> all = new ArrayList<>(count);
+        for (int i = 0; i < count; i++) {
+            all.add(reading.from(in));
+        }
+        return all;
+    }
+
+    private static PlanePatch readBox(NumberReader in) throws IOException {
+        int x = in.number();
+        int y = in.number();
+        Box box = new Box(x, y, x + in.number(), y + in.number());
+        int[] numbers = new int[box.widthPx() * box.heightPx()];
+        int at = 0;
+        while (at < numbers.length) {
+            int end = at + in.number();
+            Arrays.fill(numbers, at, end, in.number());
+            at = end;
+        }
+        return new PlanePatch(box, numbers);
+    }
+
+    private static CellSplit.Parts readParts(NumberReader in, Map<Integer, Cell> cells) throws IOException {
+        int cell = in.number();
+        return new CellSplit.Parts(cell, several(in, each -> {
+            int part = each.number();
+            cells.put(part, PlaneCodec.readCell(part, each));
+            return part;
+        }));
     }
 
     private static void writeBox(CellPlane plane, Box box, NumberWriter out) throws IOException {

@@ -15,6 +15,11 @@ final class NumberWriter {
         this.buffer = new byte[bufferBytes];
     }
 
+    /** How many bytes a number takes. */
+    static int lengthOf(int value) {
+        return Math.max(1, (38 - Integer.numberOfLeadingZeros(value)) / 7);
+    }
+
     void number(int value) throws IOException {
         int rest = value;
         while ((rest & ~0x7f) != 0) {

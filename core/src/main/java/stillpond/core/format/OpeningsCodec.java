@@ -32,22 +32,38 @@ public final class OpeningsCodec {
 
     /** @param cells the cells that the openings were stored for */
     public static Openings decode(byte[] stored, CellMap cells) {
-        return PlaneCodec.gunzip(stored, in -> {
-            double stroke = in.number() / THOUSANDTHS;
-            double reach = in.number() / MILLIONTHS;
-            boolean limited = in.number() == 1;
-            return new Openings(cells, readAll(in), stroke, reach, limited);
-        });
+        Sent read = PlaneCodec.gunzip(stored, OpeningsCodec::readSent);
+        return new Openings(
+                cells, read.openings().all(), read.openings().strokePx(), read.defaultReach(), read.isLimited());
     }
 
     /** The openings alone, for what needs no pixels. */
     public static OpeningList decodeList(byte[] stored) {
-        return PlaneCodec.gunzip(stored, in -> {
-            double stroke = in.number() / THOUSANDTHS;
-            in.number();
-            in.number();
-            return new OpeningList(readAll(in), stroke);
-        });
+        return PlaneCodec.gunzip(stored, OpeningsCodec::readSent).openings();
+    }
+
+    /**
+     * Openings as they are sent.
+     *
+     * @param defaultReach the reach that they suggest themselves, 0 to 1
+     * @param isLimited whether there were more possible gaps than are looked at
+     */
+    public record Sent(OpeningList openings, double defaultReach, boolean isLimited) {
+
+        /** While none are known. */
+        public static final Sent NONE = new Sent(new OpeningList(List.of(), 1), 1, false);
+    }
+
+    /** Reads openings as they were sent: not zipped any more. */
+    public static Sent read(byte[] sent) {
+        return PlaneCodec.reading(sent, OpeningsCodec::readSent);
+    }
+
+    private static Sent readSent(NumberReader in) throws IOException {
+        double stroke = in.number() / THOUSANDTHS;
+        double reach = in.number() / MILLIONTHS;
+        boolean isLimited = in.number() == 1;
+        return new Sent(new OpeningList(readAll(in), stroke), reach, isLimited);
     }
 
     private static List<Opening> readAll(NumberReader in) throws IOException {

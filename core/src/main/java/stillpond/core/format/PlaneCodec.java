@@ -13,6 +13,7 @@ import java.util.zip.GZIPOutputStream;
 import stillpond.core.cell.Border;
 import stillpond.core.cell.Box;
 import stillpond.core.cell.Cell;
+import stillpond.core.cell.CellGraph;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.ink.InkPlane;
@@ -34,6 +35,21 @@ public final class PlaneCodec {
             out.number(ink.heightPx());
             out.number(ink.threshold());
             out.bytes(ink.density());
+        });
+    }
+
+    /** What an ink plane as it is sent begins with. @param length in bytes; the density of each pixel follows */
+    public record InkHeader(int widthPx, int heightPx, int threshold, int length) {}
+
+    /** Reads the start of an ink plane as it was sent: not zipped any more, and perhaps without its pixels. */
+    public static InkHeader readInkHeader(byte[] sent) {
+        return reading(sent, in -> {
+            int width = in.number();
+            int height = in.number();
+            int threshold = in.number();
+            int length =
+                    NumberWriter.lengthOf(width) + NumberWriter.lengthOf(height) + NumberWriter.lengthOf(threshold);
+            return new InkHeader(width, height, threshold, length);
         });
     }
 
@@ -70,20 +86,56 @@ public final class PlaneCodec {
     }
 
     public static CellMap decodeMap(byte[] stored) {
-        return gunzip(stored, in -> {
-            CellPlane plane = readPlane(in);
-            int cellCount = in.number();
-            List<Cell> cells = new ArrayList<>(cellCount);
-            for (int number = 0; number < cellCount; number++) {
-                cells.add(readCell(number, in));
-            }
-            int borderCount = in.number();
-            List<Border> borders = new ArrayList<>(borderCount);
-            for (int i = 0; i < borderCount; i++) {
-                borders.add(new Border(in.number(), in.number(), in.number()));
-            }
-            return new CellMap(plane, cells, borders);
+        return gunzip(stored, in -> new CellMap(readPlane(in), readCells(in), readBorders(in)));
+    }
+
+    /** Takes a plane while it is read, for whoever keeps its numbers in an array of another kind. */
+    public interface PlaneSink {
+
+        /** For whoever needs no pixels. */
+        PlaneSink NONE = new PlaneSink() {
+            @Override
+            public void begin(int widthPx, int heightPx) {}
+
+            @Override
+            public void run(int start, int end, int cell) {}
+        };
+
+        void begin(int widthPx, int heightPx);
+
+        /** The pixels from {@code start} on, before {@code end}, row by row, are of a cell. */
+        void run(int start, int end, int cell);
+    }
+
+    /** Reads a plane, or the plane of a map, as it was sent: not zipped any more. */
+    public static void readPlane(byte[] sent, PlaneSink sink) {
+        reading(sent, in -> readPlane(in, sink));
+    }
+
+    /** Reads a map as it was sent: not zipped any more. */
+    public static CellGraph readMap(byte[] sent, PlaneSink sink) {
+        return reading(sent, in -> {
+            Size size = readPlane(in, sink);
+            return new CellGraph(size.widthPx(), size.heightPx(), readCells(in), readBorders(in));
         });
+    }
+
+    private static List<Cell> readCells(NumberReader in) throws IOException {
+        int count = in.number();
+        List<Cell> cells = new ArrayList<>(count);
+        for (int number = 0; number < count; number++) {
+            cells.add(readCell(number, in));
+        }
+        return cells;
+    }
+
+    static List<Border> readBorders(NumberReader in) throws IOException {
+        int count = in.number();
+        List<Border> borders = new ArrayList<>(count);
+        for (int i = 0; i < count; i++) {
+            borders.add(new Border(in.number(), in.number(), in.number()));
+        }
+        return borders;
     }
 
     /** Runs in reading order, over the ends of rows: length, then the step from the number before. */
@@ -104,18 +156,40 @@ public final class PlaneCodec {
     }
 
     private static CellPlane readPlane(NumberReader in) throws IOException {
-        int width = in.number();
-        int height = in.number();
-        int[] numbers = new int[width * height];
+        WholeNumbers sink = new WholeNumbers();
+        Size size = readPlane(in, sink);
+        return new CellPlane(size.widthPx(), size.heightPx(), sink.numbers);
+    }
+
+    private record Size(int widthPx, int heightPx) {}
+
+    private static Size readPlane(NumberReader in, PlaneSink sink) throws IOException {
+        Size size = new Size(in.number(), in.number());
+        sink.begin(size.widthPx(), size.heightPx());
+        int pixels = size.widthPx() * size.heightPx();
         int cell = 0;
         int at = 0;
-        while (at < numbers.length) {
+        while (at < pixels) {
             int end = at + in.number();
             cell += in.signed();
-            Arrays.fill(numbers, at, end, cell);
+            sink.run(at, end, cell);
             at = end;
         }
-        return new CellPlane(width, height, numbers);
+        return size;
+    }
+
+    private static final class WholeNumbers implements PlaneSink {
+        private int[] numbers = new int[0];
+
+        @Override
+        public void begin(int widthPx, int heightPx) {
+            numbers = new int[widthPx * heightPx];
+        }
+
+        @Override
+        public void run(int start, int end, int cell) {
+            Arrays.fill(numbers, start, end, cell);
+        }
     }
 
     static void writeBorder(Border border, NumberWriter out) throws IOException {
@@ -162,6 +236,14 @@ public final class PlaneCodec {
             throw new UncheckedIOException(e);
         }
         return stored.toByteArray();
+    }
+
+    static <T> T reading(byte[] sent, Reading<T> reading) {
+        try {
+            return reading.from(new NumberReader(new ByteArrayInputStream(sent), BUFFER_BYTES));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     static <T> T gunzip(byte[] stored, Reading<T> reading) {

@@ -39,7 +39,7 @@ class CellSplitTest {
             assertThat(cell.box()).isEqualTo(new Box(0, 0, WIDTH, HEIGHT).shrunkTo(map.plane(), cell.number()));
             assertThat(map.plane().numberAt(cell.deepestX(), cell.deepestY())).isEqualTo(cell.number());
         }
-        split.former().forEach(patch -> patch.restore(map.plane()));
+        split.former().forEach(patch -> patch.putInto(map.plane()));
         assertThat(map.plane().numbers()).isEqualTo(before);
     }
 

@@ -2,7 +2,11 @@ package stillpond.core.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.Arrays;
 import java.util.Random;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import stillpond.core.cell.CellMap;
 import stillpond.core.ink.InkPlane;
@@ -29,6 +33,16 @@ class PlaneCodecTest {
         assertThat(back.borders()).isEqualTo(map.borders());
         assertThat(PlaneCodec.decodeCells(stored).numbers())
                 .isEqualTo(map.plane().numbers());
+    }
+
+    @Test
+    void inkBeginsWithItsMeasures() throws IOException {
+        byte[] sent = new GZIPInputStream(new ByteArrayInputStream(PlaneCodec.encode(ink))).readAllBytes();
+        PlaneCodec.InkHeader header = PlaneCodec.readInkHeader(Arrays.copyOf(sent, 16));
+        assertThat(header.widthPx()).isEqualTo(211);
+        assertThat(header.heightPx()).isEqualTo(97);
+        assertThat(header.threshold()).isEqualTo(130);
+        assertThat(Arrays.copyOfRange(sent, header.length(), sent.length)).isEqualTo(ink.density());
     }
 
     @Test

@@ -44,7 +44,7 @@ class HandDamTest {
                 .mapToInt(part -> after.cells().cells().get(part).areaPx())
                 .sum();
         assertThat(sum).isEqualTo(inBox.areaPx());
-        parted.former().forEach(patch -> patch.restore(after.cells().plane()));
+        parted.former().forEach(patch -> patch.putInto(after.cells().plane()));
         assertThat(after.cells().plane().numbers()).isEqualTo(former);
     }
 

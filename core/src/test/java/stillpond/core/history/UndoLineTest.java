@@ -3,9 +3,7 @@ package stillpond.core.history;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -18,22 +16,24 @@ class UndoLineTest {
     private static final Fill COAT = Fill.flat(new UUID(0, 1));
     private static final Fill SCARF = Fill.flat(new UUID(0, 2));
 
-    private final Map<Integer, UndoLine.Known<Integer>> log = new HashMap<>();
-    private long number;
+    private final OwnSteps<Integer> steps = new OwnSteps<>(List.of());
+    private int count;
 
     private int make() {
-        number++;
-        log.put(log.size(), new UndoLine.Known<>(log.size(), number, number, true));
-        return log.size() - 1;
+        steps.make(count);
+        return count++;
     }
 
     private void step(int change, boolean stands) {
-        number++;
-        log.compute(change, (any, known) -> new UndoLine.Known<>(change, known.made(), number, stands));
+        if (stands) {
+            steps.doAgain(change);
+        } else {
+            steps.takeBack(change);
+        }
     }
 
     private UndoLine<Integer> line() {
-        return UndoLine.of(log.values());
+        return steps.line();
     }
 
     @Test
@@ -58,6 +58,25 @@ class UndoLineTest {
         assertThat(line()).isEqualTo(new UndoLine<>(List.of(2, 0), List.of(1)));
         step(1, true);
         assertThat(line()).isEqualTo(new UndoLine<>(List.of(2, 1, 0), List.of()));
+    }
+
+    /** As after a reload: the numbers of the log go on. */
+    @Test
+    void whatIsDoneNextComesAfterWhatIsKnown() {
+        OwnSteps<String> later = new OwnSteps<>(List.of(
+                new UndoLine.Known<>("coat", 40, 40, true),
+                new UndoLine.Known<>("scarf", 12, 12, true),
+                new UndoLine.Known<>("hat", 30, 90, false)));
+        assertThat(later.line()).isEqualTo(new UndoLine<>(List.of("coat", "scarf"), List.of("hat")));
+        later.takeBack("coat");
+        assertThat(later.line()).isEqualTo(new UndoLine<>(List.of("scarf"), List.of("coat", "hat")));
+        later.doAgain("hat");
+        assertThat(later.line()).isEqualTo(new UndoLine<>(List.of("hat", "scarf"), List.of("coat")));
+        later.make("dam");
+        later.takeBack("nothing that is known");
+        assertThat(later.line()).isEqualTo(new UndoLine<>(List.of("dam", "hat", "scarf"), List.of()));
+        later.forget("dam");
+        assertThat(later.line().undoable()).containsExactly("hat", "scarf");
     }
 
     /** Any length of work, undone to the start and done again, passes through the same states. */
