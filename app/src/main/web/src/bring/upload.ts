@@ -1,12 +1,7 @@
-import type { BroughtSheet } from "messages";
-
-export type { BroughtSheet };
+import type { BroughtSheet, Scene } from "messages";
 import { callHeaders, Refusal } from "../shared/http";
 
-export interface Scene {
-  readonly id: string;
-  readonly title: string;
-}
+export type { BroughtSheet, Scene };
 
 export function startScene(project: string, title: string): Promise<Scene> {
   const form = new FormData();

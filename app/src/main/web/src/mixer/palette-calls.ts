@@ -1,4 +1,13 @@
-import type { About, Done, EditMessageUnion, Outlook, PaletteState, PictureState, Printed } from "messages";
+import type {
+  About,
+  Done,
+  EditMessageUnion,
+  Mean,
+  Outlook,
+  PaletteState,
+  PictureState,
+  Printed,
+} from "messages";
 import { call, type Sent } from "../shared/http";
 
 export type { About, CardState, Outlook, PaletteState, PictureState, SwatchState } from "messages";
@@ -52,7 +61,7 @@ export class PaletteCalls {
   /** The mean of a disc of a reference picture; null where nothing opaque lies. */
   async sample(picture: string, x: number, y: number, radius: number): Promise<string | null> {
     const place = `/projects/${this.project}/pictures/${picture}/mean?x=${x}&y=${y}&radius=${radius}`;
-    return (await call<{ colour: string | null }>(place)).colour;
+    return (await call<Mean>(place)).colour;
   }
 
   used(): Promise<string[]> {

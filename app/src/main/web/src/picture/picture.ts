@@ -1,4 +1,5 @@
 import alpine from "@alpinejs/csp";
+import type { Main, Mean, Sample as KeptSample } from "messages";
 import { el } from "../mixer/build";
 import { PaletteCalls, type Edit } from "../mixer/palette-calls";
 import { byId } from "../shared/dom";
@@ -10,21 +11,8 @@ import { Lens } from "./lens";
 registerMenu(alpine);
 alpine.start();
 
-interface Sample {
-  x: number;
-  y: number;
-  radiusPx: number;
-  colour: string;
-  name?: string;
-}
-
-interface Main {
-  readonly colour: string;
-  readonly name: string;
-  readonly x: number;
-  readonly y: number;
-  readonly share: number;
-}
+/** A sample that is moved, and the name that suggests itself for it. */
+type Sample = { -readonly [K in keyof KeptSample]: KeptSample[K] } & { name?: string };
 
 const page = byId("picture-page");
 const project = page.dataset["project"]!;
@@ -153,9 +141,7 @@ class Sampling {
 
   private async read(sample: Sample): Promise<boolean> {
     const { x, y, radiusPx } = sample;
-    const mean = await call<{ colour: string | null; name: string | null }>(
-      `${path}/mean?x=${x}&y=${y}&radius=${radiusPx}`,
-    );
+    const mean = await call<Mean>(`${path}/mean?x=${x}&y=${y}&radius=${radiusPx}`);
     sample.colour = mean.colour ?? sample.colour;
     sample.name = mean.name ?? "Colour";
     return mean.colour !== null;

@@ -1,19 +1,8 @@
-import type { Part } from "../desk/model/state";
+import type { PaletteChanged, Part, Presence, SheetChanged } from "messages";
 import { PAGE } from "./http";
 
 /** What of a sheet has changed. */
 export type SheetPart = Exclude<Part, "PALETTE">;
-
-/** Somebody on a sheet. */
-export interface Presence {
-  readonly sheet: string;
-  /** The page that it is heard from. */
-  readonly page: string;
-  readonly name: string;
-  /** A cell of the region pointed at, if one is. */
-  readonly cell: number | undefined;
-  readonly isGone: boolean;
-}
 
 /** Listens to what other pages change in a project; the browser asks again by itself when the line breaks. */
 export class Live {
@@ -25,18 +14,14 @@ export class Live {
   }
 
   onPalette(changed: () => void): void {
-    this.on("palette", ([, page]) => {
-      if (page !== PAGE) {
-        changed();
-      }
-    });
+    this.on<PaletteChanged>("palette", changed);
     this.onGap(changed);
   }
 
   /** @param changed told of all parts, one after the other, when something may have been missed */
   onSheet(id: string, changed: Record<SheetPart, () => void>): void {
-    this.on("sheet", ([sheet, part, , page]) => {
-      if (sheet === id && page !== PAGE) {
+    this.on<SheetChanged>("sheet", ({ sheet, part }) => {
+      if (sheet === id) {
         changed[part as SheetPart]();
       }
     });
@@ -44,16 +29,17 @@ export class Live {
   }
 
   onPresence(heard: (presence: Presence) => void): void {
-    this.on("presence", ([sheet, where, page, ...name]) => {
-      if (page !== PAGE) {
-        const cell = /^\d+$/.test(where!) ? Number(where) : undefined;
-        heard({ sheet: sheet!, page: page!, name: name.join(" "), cell, isGone: where === "gone" });
-      }
-    });
+    this.on<Presence>("presence", heard);
   }
 
-  private on(name: string, heard: (words: string[]) => void): void {
-    this.source.addEventListener(name, (event) => heard((event as MessageEvent<string>).data.split(" ")));
+  /** Hears of what other pages than this one did. */
+  private on<T extends { readonly page: string | null }>(name: string, heard: (message: T) => void): void {
+    this.source.addEventListener(name, (event) => {
+      const message = JSON.parse((event as MessageEvent<string>).data) as T;
+      if (message.page !== PAGE) {
+        heard(message);
+      }
+    });
   }
 
   /** After a time in which nothing could be heard. */

@@ -4,9 +4,10 @@ import jakarta.validation.Valid;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
@@ -79,19 +81,19 @@ class ReferenceController {
     }
 
     /** A colour with the name that suggests itself; null both where nothing opaque lies. */
-    record Named(String colour, String name) {}
+    record Mean(@Nullable String colour, @Nullable String name) {}
 
     @GetMapping("/{picture}/mean")
     @ResponseBody
-    Named mean(
+    Mean mean(
             @PathVariable UUID project,
             @PathVariable UUID picture,
             @RequestParam int x,
             @RequestParam int y,
             @RequestParam int radius) {
         return pictures.mean(project, picture, x, y, radius)
-                .map(colour -> new Named(colour.hex(), ColourNames.suggest(colour)))
-                .orElse(new Named(null, null));
+                .map(colour -> new Mean(colour.hex(), ColourNames.suggest(colour)))
+                .orElse(new Mean(null, null));
     }
 
     @GetMapping("/{picture}/main")
@@ -102,13 +104,12 @@ class ReferenceController {
     }
 
     @PostMapping("/{picture}/samples")
-    @ResponseBody
-    Map<String, Integer> keep(
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void keep(
             @PathVariable UUID project,
             @PathVariable UUID picture,
             @RequestBody List<ReferencePictures.@Valid Sample> samples) {
         samples.forEach(sample -> Srgb.ofHex(sample.colour()));
         pictures.keep(project, picture, samples);
-        return Map.of("kept", samples.size());
     }
 }

@@ -94,7 +94,12 @@ public class History {
         made.effects().forEach(effect -> stored.add(texts.row(effect)));
         changes.saveAndFlush(stored);
         made.effects().stream()
-                .map(effect -> new Happened(made.project(), effect.sheet(), effect.part(), Optional.of(made.author())))
+                .map(effect -> new Happened(
+                        made.project(),
+                        effect.sheet(),
+                        effect.part(),
+                        Optional.of(made.id()),
+                        Optional.of(made.author())))
                 .distinct()
                 .forEach(events::publishEvent);
         return made;

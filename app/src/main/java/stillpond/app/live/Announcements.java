@@ -1,5 +1,6 @@
 package stillpond.app.live;
 
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -9,8 +10,6 @@ import stillpond.app.history.Happened;
 @Component
 class Announcements {
 
-    private static final String NOBODY = "-";
-
     private final LiveWire wire;
 
     Announcements(LiveWire wire) {
@@ -19,13 +18,12 @@ class Announcements {
 
     @TransactionalEventListener(phase = TransactionPhase.BEFORE_COMMIT)
     void on(Happened happened) {
-        String author = happened.author().map(Object::toString).orElse(NOBODY);
-        LiveEvent event = happened.sheet()
-                .map(sheet -> new LiveEvent(
-                        happened.project(),
-                        "sheet",
-                        String.join(" ", sheet.toString(), happened.part().name(), author, FromPage.id())))
-                .orElseGet(() -> new LiveEvent(happened.project(), "palette", author + " " + FromPage.id()));
-        wire.announce(event);
+        UUID change = happened.change().orElse(null);
+        UUID author = happened.author().orElse(null);
+        UUID page = FromPage.id().orElse(null);
+        LiveMessage message = happened.sheet()
+                .<LiveMessage>map(sheet -> new LiveMessage.SheetChanged(sheet, happened.part(), change, author, page))
+                .orElseGet(() -> new LiveMessage.PaletteChanged(change, author, page));
+        wire.announce(happened.project(), message);
     }
 }

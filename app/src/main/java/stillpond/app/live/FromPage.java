@@ -1,5 +1,6 @@
 package stillpond.app.live;
 
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
@@ -8,19 +9,18 @@ import org.springframework.web.context.request.ServletRequestAttributes;
 final class FromPage {
 
     private static final String HEADER = "X-Pond-Page";
-    private static final String NO_PAGE = "-";
 
     private FromPage() {}
 
-    /** An id, or a dash. */
-    static String id() {
+    /** Empty if it does not say so, or no page has asked. */
+    static Optional<UUID> id() {
         String said = RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
                 ? request.getRequest().getHeader(HEADER)
                 : null;
         try {
-            return said == null ? NO_PAGE : UUID.fromString(said).toString();
+            return Optional.ofNullable(said).map(UUID::fromString);
         } catch (IllegalArgumentException none) {
-            return NO_PAGE;
+            return Optional.empty();
         }
     }
 }

@@ -2,8 +2,8 @@ package stillpond.app.live;
 
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
-import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -45,7 +45,7 @@ class LiveController {
      * @param region the one pointed at, by one of its cells; or null
      * @param leaves whether the page is being left
      */
-    record Presence(Integer region, boolean leaves) {}
+    record HereMessage(@Nullable Integer region, boolean leaves) {}
 
     /** Tells the other pages where somebody is. Nothing of it is kept. */
     @PostMapping("/sheets/{sheet}/here")
@@ -54,12 +54,11 @@ class LiveController {
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody Presence presence) {
+            @RequestBody HereMessage here) {
         sheets.require(project, sheet);
-        String where = presence.leaves()
-                ? "gone"
-                : Optional.ofNullable(presence.region()).map(String::valueOf).orElse("-");
-        wire.announce(new LiveEvent(
-                project, "presence", String.join(" ", sheet.toString(), where, FromPage.id(), person.displayName())));
+        wire.announce(
+                project,
+                new LiveMessage.Presence(
+                        sheet, FromPage.id().orElse(null), person.displayName(), here.region(), here.leaves()));
     }
 }

@@ -2,11 +2,7 @@ package stillpond.app.live;
 
 import java.util.UUID;
 
-/**
- * What the pages of a project are told: the name of an event, and words without line breaks.
- *
- * @param data ends with the page that it comes from, so that this page need not ask again for what it did itself
- */
+/** A {@link LiveMessage} on its way to the pages of a project. @param data the message as JSON, in one line */
 record LiveEvent(UUID project, String name, String data) {
 
     /** The form in which nodes tell each other. */

@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.UUID;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.slf4j.Logger;
@@ -12,6 +13,7 @@ import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Between the nodes that share a database: PostgreSQL's LISTEN and NOTIFY. What is announced within a transaction is heard everywhere, here too, when that has been
@@ -27,15 +29,18 @@ class LiveWire implements SmartLifecycle {
     private final JdbcClient jdbc;
     private final JdbcConnectionDetails database;
     private final LiveLines lines;
+    private final JsonMapper json;
     private volatile Thread listener;
 
-    LiveWire(JdbcClient jdbc, JdbcConnectionDetails database, LiveLines lines) {
+    LiveWire(JdbcClient jdbc, JdbcConnectionDetails database, LiveLines lines, JsonMapper json) {
         this.jdbc = jdbc;
         this.database = database;
         this.lines = lines;
+        this.json = json;
     }
 
-    void announce(LiveEvent event) {
+    void announce(UUID project, LiveMessage message) {
+        LiveEvent event = new LiveEvent(project, message.event(), json.writeValueAsString(message));
         jdbc.sql("select pg_notify(?, ?)")
                 .params(CHANNEL, event.text())
                 .query((row, number) -> "")

@@ -81,7 +81,8 @@ class LayerCuts {
         StoredLayer old = sheet.layer(before.frontLayer().id());
         if (old.isCurrent()) {
             StoredLayer fresh = replace(sheet, old, lineArt, source);
-            events.publishEvent(new Happened(sheet.projectId(), Optional.of(sheet.id()), Part.CELLS, Optional.empty()));
+            events.publishEvent(new Happened(
+                    sheet.projectId(), Optional.of(sheet.id()), Part.CELLS, Optional.empty(), Optional.empty()));
             fills.write(
                     fresh.id(),
                     Fills.none()

@@ -1,3 +1,4 @@
+import type { Laid } from "messages";
 import { all, byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 
@@ -43,7 +44,7 @@ export class CarryRun {
       said.textContent = `${title}, ${i + 1} of ${sheets.length}. ${done.join(" ")}`;
       try {
         const sources = [...new Set([from, ...this.models()])];
-        const { sure, doubtful } = await call<{ sure: number; doubtful: number }>(`${path}/carry/sure`, {
+        const { sure, doubtful } = await call<Laid>(`${path}/carry/sure`, {
           sources: sources.filter((source) => !path.endsWith(source)),
           overFilled: false,
         });

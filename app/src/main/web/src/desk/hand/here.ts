@@ -1,3 +1,4 @@
+import type { ReplaceMessage, Replaced } from "messages";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
@@ -85,8 +86,8 @@ export class Here {
   }
 
   private async replace(scope: Scope): Promise<void> {
-    const body = { swatch: this.fill, by: this.hand.present.get(), scope };
-    const replacing = () => call<{ regions: number; sheets: number }>(`${this.path}/replace`, body);
+    const body: ReplaceMessage = { swatch: this.fill, by: this.hand.present.get(), scope };
+    const replacing = () => call<Replaced>(`${this.path}/replace`, body);
     const done = await this.work
       .inTurn(replacing)
       .catch((error: unknown) => void this.work.notice.set((error as Error).message));

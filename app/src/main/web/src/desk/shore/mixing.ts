@@ -1,3 +1,4 @@
+import type { Done } from "messages";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Live } from "../../shared/live";
@@ -120,7 +121,7 @@ export class Mixing {
     });
     const body = { edits, layer: this.fills.layer, fills: Object.fromEntries(fills) };
     return this.take(async () => {
-      const made = await call<{ words: string }>(`${this.path}/new-swatches`, body);
+      const made = await call<Done>(`${this.path}/new-swatches`, body);
       await this.work.resync();
       return made;
     });

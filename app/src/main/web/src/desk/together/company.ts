@@ -1,6 +1,7 @@
 import { byId } from "../../shared/dom";
 import { callHeaders } from "../../shared/http";
-import type { Live, Presence } from "../../shared/live";
+import type { HereMessage, Presence } from "messages";
+import type { Live } from "../../shared/live";
 import type { Hand } from "../hand/hand";
 import type { Regions } from "../model/regions";
 import type { SheetView } from "../view/sheet-view";
@@ -47,13 +48,14 @@ export class Company {
   }
 
   private hear(presence: Presence): void {
-    const known = this.others.get(presence.page);
+    const page = presence.page ?? "";
+    const known = this.others.get(page);
     if (presence.isGone) {
       known?.stone.remove();
-      this.others.delete(presence.page);
+      this.others.delete(page);
     } else {
       const stone = known?.stone ?? this.stone(presence.name);
-      this.others.set(presence.page, { presence, heardMs: Date.now(), stone });
+      this.others.set(page, { presence, heardMs: Date.now(), stone });
       if (!known) {
         // Whoever has just come does not know yet who is here.
         this.tellSoon();
@@ -90,7 +92,7 @@ export class Company {
   private place(): void {
     for (const { presence, stone } of this.others.values()) {
       const { cell } = presence;
-      stone.hidden = cell === undefined || cell >= this.regions.map.layer.count();
+      stone.hidden = cell === null || cell >= this.regions.map.layer.count();
       if (!stone.hidden) {
         const { deepestX, deepestY } = this.regions.shape(this.regions.of(cell!));
         const at = this.view.camera.toScreen({ x: deepestX, y: deepestY });
@@ -111,7 +113,7 @@ export class Company {
       method: "POST",
       keepalive: leaves,
       headers: { ...callHeaders(), "Content-Type": "application/json" },
-      body: JSON.stringify({ region: this.hand.cell.get() ?? null, leaves }),
+      body: JSON.stringify({ region: this.hand.cell.get() ?? null, leaves } satisfies HereMessage),
     }).catch(() => {});
   }
 }
