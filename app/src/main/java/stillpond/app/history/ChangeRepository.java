@@ -89,9 +89,10 @@ interface ChangeRepository extends Repository<StoredChange, UUID> {
             order by c.number desc, e.key.position desc""")
     List<StoredEffect> findOfProjectSince(UUID project, Instant moment);
 
-    /** The layer that the last cut of a sheet on record left. */
-    @NativeQuery("""
-            select e.layer_id from effect e join change c on c.id = e.change_id
-            where e.sheet_id = :sheet and e.kind = 'RECUT' order by c.number desc, e.position desc limit 1""")
-    Optional<UUID> findLastCut(UUID sheet);
+    /** The layers that the cuts of a sheet on record left, the last first. */
+    @Query("""
+            select e.row.layerId from StoredEffect e join e.change c
+            where e.row.sheetId = :sheet and e.row.kind = 'RECUT'
+            order by c.number desc, e.key.position desc""")
+    List<UUID> findCuts(UUID sheet, Limit most);
 }

@@ -188,7 +188,7 @@ public class History {
     /** The layer that the last cut on record left on a sheet. */
     @Transactional(readOnly = true)
     public Optional<UUID> lastCut(UUID sheet) {
-        return changes.findLastCut(sheet);
+        return changes.findCuts(sheet, Limit.of(1)).stream().findFirst();
     }
 
     /** Which of some changes were taken back and not done again. */

@@ -2,6 +2,7 @@ package stillpond.core.gap;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -115,47 +116,83 @@ public final class Gaps {
         }
         candidates.sort(Comparator.comparingDouble((Integer i) -> -strength(i)).thenComparingInt(i -> i));
         List<Integer> looked = candidates.subList(0, Math.min(MOST_OPEN, candidates.size()));
+        Map<Integer, Parting> partings = partings(looked);
         Set<Integer> taken = new HashSet<>();
         List<Gap> gaps = new ArrayList<>();
         for (int index : looked) {
-            if (!taken.contains(index)) {
-                open(index, looked, taken, gaps);
+            Parting parting = partings.get(index);
+            if (parting != null && !taken.contains(index)) {
+                taken.addAll(parting.same());
+                gaps.add(gap(parting.same(), false, parting.sides()));
             }
         }
         return gaps;
     }
 
-    private void open(int index, List<Integer> candidates, Set<Integer> taken, List<Gap> gaps) {
-        DisjointSets pieces = piecesBelow(strength(index));
-        Opening opening = openings.all().get(index);
+    /** Two pieces, and the openings between them. */
+    private record Parting(List<Integer> same, List<Gap.Side> sides) {}
+
+    /**
+     * What each opening would part; nothing if its cells are joined by weaker ones. From the weakest up, the pieces of each are those of the one before it, joined
+     * further.
+     *
+     * @param looked the strongest first
+     */
+    private Map<Integer, Parting> partings(List<Integer> looked) {
+        List<Integer> rising = risingOpen();
+        DisjointSets pieces = new DisjointSets(areas.length);
+        long[] area = areasOf(pieces);
+        Map<Integer, Parting> partings = new HashMap<>();
+        int next = 0;
+        for (int i = looked.size() - 1; i >= 0; i--) {
+            int index = looked.get(i);
+            while (next < rising.size() && strength(rising.get(next)) < strength(index)) {
+                join(pieces, openings.all().get(rising.get(next++)), area);
+            }
+            Opening opening = openings.all().get(index);
+            int a = pieces.find(opening.first());
+            int b = pieces.find(opening.second());
+            if (a != b) {
+                List<Gap.Side> sides =
+                        List.of(new Gap.Side(opening.first(), area[a]), new Gap.Side(opening.second(), area[b]));
+                partings.put(index, new Parting(between(pieces, a, b, looked), sides));
+            }
+        }
+        return partings;
+    }
+
+    /** Those that are not dammed, the weakest first. */
+    private List<Integer> risingOpen() {
+        List<Integer> rising = new ArrayList<>();
+        for (int i = 0; i < openings.all().size(); i++) {
+            if (!dams.isShut(i, openings.all().get(i))) {
+                rising.add(i);
+            }
+        }
+        rising.sort(Comparator.comparingDouble(this::strength));
+        return rising;
+    }
+
+    private static void join(DisjointSets pieces, Opening opening, long[] area) {
         int a = pieces.find(opening.first());
         int b = pieces.find(opening.second());
-        if (a == b) {
-            return;
+        if (a != b) {
+            long sum = area[a] + area[b];
+            pieces.join(a, b);
+            area[pieces.find(a)] = sum;
         }
+    }
+
+    private List<Integer> between(DisjointSets pieces, int a, int b, List<Integer> looked) {
         List<Integer> same = new ArrayList<>();
-        for (int each : candidates) {
+        for (int each : looked) {
             int c = pieces.find(openings.all().get(each).first());
             int d = pieces.find(openings.all().get(each).second());
             if (c == a && d == b || c == b && d == a) {
                 same.add(each);
             }
         }
-        taken.addAll(same);
-        long[] area = areasOf(pieces);
-        gaps.add(gap(
-                same, false, List.of(new Gap.Side(opening.first(), area[a]), new Gap.Side(opening.second(), area[b]))));
-    }
-
-    private DisjointSets piecesBelow(double strength) {
-        DisjointSets pieces = new DisjointSets(areas.length);
-        for (int i = 0; i < openings.all().size(); i++) {
-            Opening opening = openings.all().get(i);
-            if (opening.strength() < strength && !dams.isShut(i, opening)) {
-                pieces.join(opening.first(), opening.second());
-            }
-        }
-        return pieces;
+        return same;
     }
 
     private Gap gap(List<Integer> indices, boolean isShut, List<Gap.Side> sides) {
