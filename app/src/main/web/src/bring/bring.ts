@@ -1,4 +1,5 @@
 import alpine from "@alpinejs/csp";
+import { button, el } from "../shared/build";
 import { byId } from "../shared/dom";
 import { registerMenu } from "../shared/menu";
 import { bringFile, startScene, type BroughtSheet, type Scene } from "./upload";
@@ -64,10 +65,13 @@ interface Row {
 
 function addRow(name: string): Row {
   const stopping = new AbortController();
-  const row = document.createElement("li");
-  const stop = element("button", "button brought-stop", "Stop");
-  stop.addEventListener("click", () => stopping.abort());
-  row.append(element("span", "brought-name", name), element("span", "brought-state quiet", "waiting"), stop);
+  const row = el(
+    "li",
+    {},
+    el("span", { className: "brought-name" }, name),
+    el("span", { className: "brought-state quiet" }, "waiting"),
+    button("button brought-stop", "Stop", () => stopping.abort()),
+  );
   byId("brought").append(row);
   return { element: row, stop: stopping.signal };
 }
@@ -81,21 +85,14 @@ function showPercent(row: HTMLElement, percent: number): void {
 }
 
 function showBrought(row: HTMLElement, sheet: BroughtSheet): void {
-  const picture = new Image();
-  picture.src = sheet.picture;
-  picture.alt = "";
-  const link = document.createElement("a");
-  link.href = sheet.address;
-  link.className = "button";
-  link.textContent = "Open on the desk";
-  row.prepend(picture);
+  row.prepend(el("img", { src: sheet.picture, alt: "" }));
   row.querySelector(".brought-stop")?.remove();
   setState(
     row,
     `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.regions} ${sheet.regions === 1 ? "region" : "regions"}` +
       sheet.leftOut.map((what) => `, without ${what}`).join(""),
   );
-  row.append(link);
+  row.append(el("a", { href: sheet.address, className: "button" }, "Open on the desk"));
 }
 
 function showRefused(row: HTMLElement, reason: string): void {
@@ -106,13 +103,6 @@ function showRefused(row: HTMLElement, reason: string): void {
 
 function setState(row: HTMLElement, text: string): void {
   row.querySelector(".brought-state")!.textContent = text;
-}
-
-function element(tag: string, className: string, text: string): HTMLElement {
-  const made = document.createElement(tag);
-  made.className = className;
-  made.textContent = text;
-  return made;
 }
 
 scenes.addEventListener("change", showSceneTitle);

@@ -134,7 +134,7 @@ async function open(): Promise<void> {
     PAGE_FRAME: alsoLine(() => ledger.frame.load()),
     CAST: alsoLine(() => mixing.renew()),
   });
-  new Company(path, state.sheet, live, hand, regions, view);
+  new Company(path, state.sheet, desk.dataset["person"]!, live, hand, regions, view);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
   const gapKeys: Record<string, () => void> = {
     g: () => column.toggle("gaps"),

@@ -1,4 +1,4 @@
-import { el } from "./build";
+import { el } from "../shared/build";
 import type { About, PaletteCalls } from "./palette-calls";
 
 const INKS = ["cyan", "magenta", "yellow", "black"] as const;

@@ -1,5 +1,5 @@
 import { Colours } from "rules";
-import { el, chip } from "./build";
+import { button, chip, el } from "../shared/build";
 import { nudged, NUDGES, polar, related, shown, type Polar } from "./models";
 import { describe, type CardState, type Edit, type PaletteCalls, type SwatchState } from "./palette-calls";
 import { Inks } from "./inks";
@@ -44,16 +44,9 @@ export class Mixer {
   private settling: number | undefined;
   private asked = 0;
 
-  private readonly was = el(
-    "button",
-    {
-      type: "button",
-      className: "mixer-was",
-      title: "Back to the colour it was",
-      click: () => this.takeHex(this.target!.colour),
-    },
-    "was",
-  );
+  private readonly was = button("mixer-was", "was", () => this.takeHex(this.target!.colour), {
+    title: "Back to the colour it was",
+  });
   private readonly now = el("span", { className: "mixer-now" }, "now");
   private readonly title = el("h2");
   private readonly said = el("p", { className: "mixer-said", role: "status" });
@@ -77,11 +70,7 @@ export class Mixer {
   private readonly onto = el("select", { "aria-label": "Card for the new swatch" });
   private readonly tie = el("input", { type: "checkbox", id: "mixer-tie" });
   private readonly tieLabel = el("label", { for: "mixer-tie" });
-  private readonly change = el("button", {
-    type: "button",
-    className: "button strong",
-    click: () => void this.takeChange(),
-  });
+  private readonly change = button("button strong", "", () => void this.takeChange());
   private readonly sheets = el("div", { className: "mixer-sheets" });
   private readonly inks: Inks;
   private readonly reference: Reference;
@@ -91,14 +80,9 @@ export class Mixer {
     this.inks = new Inks(calls, (hex) => this.takeHex(hex));
     this.reference = new Reference(calls, (hex) => this.takeHex(hex));
     const nudges = NUDGES.map((nudge) =>
-      el(
-        "button",
-        { type: "button", className: "button", click: () => this.take(nudged(this.colour, nudge)) },
-        nudge,
-      ),
+      button("button", nudge, () => this.take(nudged(this.colour, nudge))),
     );
-    const act = (label: string, click: () => void, title = "") =>
-      el("button", { type: "button", className: "button", title, click }, label);
+    const act = (label: string, click: () => void, title = "") => button("button", label, click, { title });
     this.element = el(
       "section",
       {
@@ -306,10 +290,10 @@ export class Mixer {
       this.near.append(`${away.toFixed(1)} from ${each.name} `);
       if (away > 0) {
         this.near.append(
-          el(
-            "button",
-            { type: "button", className: "mixer-link", click: () => this.takeHex(each.colour) },
+          button(
+            "mixer-link",
             isHardToTell ? "hard to tell apart: use that one" : "use that one instead",
+            () => this.takeHex(each.colour),
           ),
         );
       }

@@ -1,4 +1,4 @@
-import { el } from "./build";
+import { el } from "../shared/build";
 import { shown, type Polar } from "./models";
 
 const MOST_CHROMA = 0.32;

@@ -1,4 +1,4 @@
-import { el } from "./build";
+import { el } from "../shared/build";
 import type { PaletteCalls, PictureState } from "./palette-calls";
 
 /** Of the picture's pixels: a colour is the mean of a small disc. */

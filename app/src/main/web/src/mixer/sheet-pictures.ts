@@ -1,4 +1,4 @@
-import { el } from "./build";
+import { el } from "../shared/build";
 import type { Outlook } from "./palette-calls";
 
 const MOST = 2;

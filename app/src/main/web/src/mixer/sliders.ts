@@ -1,5 +1,5 @@
 import { Colours, type Channel } from "rules";
-import { el } from "./build";
+import { el } from "../shared/build";
 import { MODELS, type Model, type Polar } from "./models";
 
 const KEPT_MODEL = "pond/model";

@@ -1,5 +1,5 @@
 import type { Plan } from "messages";
-import { el } from "../mixer/build";
+import { button, el } from "../shared/build";
 import { callHeaders, Refusal } from "../shared/http";
 
 const MOST_PROBLEMS = 12;
@@ -39,16 +39,12 @@ export function importCards(place: HTMLElement): void {
       el(
         "p",
         { className: "ask-acts" },
-        el(
-          "button",
-          { type: "button", className: "button strong", click: () => void take(file) },
+        button(
+          "button strong",
           cards.length === 1 ? "Add this card" : `Add ${cards.length} cards`,
+          () => void take(file),
         ),
-        el(
-          "button",
-          { type: "button", className: "button", click: () => plan.replaceChildren() },
-          "Leave it",
-        ),
+        button("button", "Leave it", () => plan.replaceChildren()),
       ),
     );
   }

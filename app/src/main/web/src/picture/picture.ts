@@ -1,6 +1,6 @@
 import alpine from "@alpinejs/csp";
 import type { Main, Mean, Sample as KeptSample } from "messages";
-import { el } from "../mixer/build";
+import { button, el } from "../shared/build";
 import { PaletteCalls, type Edit } from "../mixer/palette-calls";
 import { byId } from "../shared/dom";
 import { call } from "../shared/http";
@@ -164,18 +164,7 @@ class Sampling {
     byId("samples").replaceChildren(
       ...this.samples.map((sample, i) => {
         const row = line(sample.colour, `${i + 1}`, sample.name ?? "", sample.colour, i === this.chosen);
-        row.append(
-          el(
-            "button",
-            {
-              type: "button",
-              className: "button",
-              "aria-label": `Drop sample ${i + 1}`,
-              click: () => this.drop(i),
-            },
-            "×",
-          ),
-        );
+        row.append(button("button", "×", () => this.drop(i), { "aria-label": `Drop sample ${i + 1}` }));
         return row;
       }),
     );
@@ -204,9 +193,7 @@ class Sampling {
       ...found.map((main) => {
         const share = main.share < 0.01 ? "under 1 %" : `${Math.round(100 * main.share)} %`;
         const row = line(main.colour, "", main.name, `${main.colour}, ${share}`, false);
-        row.append(
-          el("button", { type: "button", className: "button", click: () => this.adopt(main) }, "Take"),
-        );
+        row.append(button("button", "Take", () => this.adopt(main)));
         return row;
       }),
     );

@@ -1,4 +1,4 @@
-import { el } from "../mixer/build";
+import { el } from "./build";
 
 /** Asks why something should be changed; undefined if it is left. */
 export function askWhy(title: string, text: string): Promise<string | undefined> {

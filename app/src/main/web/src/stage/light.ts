@@ -1,7 +1,7 @@
 import type { LightLook } from "messages";
 import { all, byId } from "../shared/dom";
 import { call } from "../shared/http";
-import { el } from "../mixer/build";
+import { button, el } from "../shared/build";
 import { LightText, type Rule } from "./light-text";
 
 const SETTLING_MS = 90;
@@ -140,11 +140,7 @@ export function makeLight(page: HTMLElement): void {
               "aria-label": `Colour of ${name}`,
               change: (event: Event) => except(swatch, (event.target as HTMLInputElement).value),
             }),
-        el(
-          "button",
-          { type: "button", className: "button", click: () => except(swatch, undefined) },
-          "By the rule",
-        ),
+        button("button", "By the rule", () => except(swatch, undefined)),
       );
     });
     byId("light-exceptions").replaceChildren(...rows);

@@ -27,6 +27,8 @@ import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
+import stillpond.core.stroke.StrokeMap;
+import stillpond.core.stroke.StrokeSides;
 
 /** What happens to line art between its arrival and the desk, step by step. */
 @State(Scope.Benchmark)
@@ -75,6 +77,12 @@ public class EngineBenchmark {
     @Benchmark
     public Openings openings() {
         return Openings.of(ink);
+    }
+
+    /** Strokes and what lies beside them; to be held beside {@link #openings}: a tenth of that at the most. */
+    @Benchmark
+    public StrokeSides strokes() {
+        return StrokeSides.of(StrokeMap.of(ink), ink, analysed.cells().plane());
     }
 
     /** All that happens to a page, to compare with OpenCV's steps on the same file. */

@@ -21,6 +21,7 @@ class PackageDirectionTest {
             "ink",
             "cell",
             "gap",
+            "stroke",
             "region",
             "palette",
             "exchange",

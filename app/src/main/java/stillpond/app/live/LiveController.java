@@ -59,6 +59,11 @@ class LiveController {
         wire.announce(
                 project,
                 new LiveMessage.Presence(
-                        sheet, FromPage.id().orElse(null), person.displayName(), here.region(), here.leaves()));
+                        sheet,
+                        FromPage.id().orElse(null),
+                        person.id(),
+                        person.displayName(),
+                        here.region(),
+                        here.leaves()));
     }
 }

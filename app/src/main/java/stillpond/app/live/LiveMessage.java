@@ -46,6 +46,7 @@ sealed interface LiveMessage {
     /**
      * Somebody is on a sheet. Not kept.
      *
+     * @param person the account, so that nobody is shown their own other windows
      * @param name of the person
      * @param cell of the region pointed at; null if none is
      * @param isGone whether the page is being left
@@ -53,6 +54,7 @@ sealed interface LiveMessage {
     record Presence(
             UUID sheet,
             @Nullable UUID page,
+            UUID person,
             String name,
             @Nullable Integer cell,
             boolean isGone) implements LiveMessage {

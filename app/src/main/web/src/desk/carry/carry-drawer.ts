@@ -1,5 +1,5 @@
 import type { Choice, Proposal, Proposals, SourceSheet } from "messages";
-import { el } from "../../mixer/build";
+import { button, el } from "../../shared/build";
 import { all, byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Crop } from "../gaps/crop";
@@ -11,6 +11,7 @@ import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
+import { fillRow } from "../ledger/fill-row";
 import { CarryRun } from "./carry-run";
 import { paintSource } from "./source-picture";
 
@@ -311,31 +312,29 @@ export class CarryDrawer {
     ];
   }
 
-  private stone(choice: Choice, i: number): HTMLElement {
-    const stone = el("button", {
-      type: "button",
-      className: "kinds-stone",
-      title: `${this.fills.nameOf(choice.fill)}, ${Math.round(100 * choice.share)} %`,
-      "aria-label": `${this.fills.nameOf(choice.fill)}, ${Math.round(100 * choice.share)} percent likely`,
+  private stone({ fill, share }: Choice, i: number): HTMLElement {
+    const choose = () => {
+      this.choice = i;
+      this.renew();
+    };
+    const percent = Math.round(100 * share);
+    const stone = button("kinds-stone", "", choose, {
+      title: `${this.fills.nameOf(fill)}, ${percent} %`,
+      "aria-label": `${this.fills.nameOf(fill)}, ${percent} percent likely`,
       "aria-pressed": String(i === this.choice),
-      click: () => {
-        this.choice = i;
-        this.renew();
-      },
     });
-    stone.style.background = this.fills.css(choice.fill);
+    stone.style.background = this.fills.css(fill);
     return stone;
   }
 
-  private row(proposal: Proposal, i: number): HTMLElement {
-    const { fill, share } = proposal.choices[0]!;
-    const stone = el("span", { className: "ledger-stone" });
-    stone.style.background = this.fills.css(fill);
-    const row = el(
-      "button",
+  private row({ choices, cells }: Proposal, i: number): HTMLElement {
+    const { fill, share } = choices[0]!;
+    const note = `${Math.round(100 * share)} % likely`;
+    return fillRow(
+      this.fills,
+      this.view,
+      { fill, name: this.fills.nameOf(fill), note, cells },
       {
-        type: "button",
-        className: "ledger-row",
         "aria-current": String(i === this.at),
         click: () => {
           this.at = i;
@@ -344,17 +343,7 @@ export class CarryDrawer {
           this.goThere();
         },
       },
-      stone,
-      el(
-        "span",
-        {},
-        el("strong", {}, this.fills.nameOf(fill)),
-        el("span", { className: "quiet" }, `${Math.round(100 * share)} % likely`),
-      ),
     );
-    row.addEventListener("pointerenter", () => this.view.light(proposal.cells));
-    row.addEventListener("pointerleave", () => this.view.light(undefined));
-    return el("li", {}, row);
   }
 
   private tell(message: string): void {

@@ -1,8 +1,9 @@
 import type { FindingMessage as Finding } from "messages";
-import { el } from "../../mixer/build";
+import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Crop } from "../gaps/crop";
+import { placeRow } from "../gaps/place-row";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { NO_FILL } from "../model/state";
@@ -91,36 +92,27 @@ export class CheckDrawer {
   }
 
   private row(finding: Finding): HTMLElement {
-    const picture = el("canvas", { width: 168, height: 128 });
     const shape = this.regions.map.layer.cell(finding.cells[0]!);
     const middle = { x: shape.deepestX, y: shape.deepestY };
-    this.crop.paintAround(picture, middle, Math.max(60, 1.6 * Math.max(shape.width, shape.height)));
-    const go = () => {
-      this.hand.goToCell(finding.cells[0]!);
-      this.view.showClose(middle, Math.min(shape.width, shape.height));
-    };
-    const row = el(
-      "li",
-      { className: "gap" },
-      picture,
-      el(
-        "div",
-        {},
-        el("button", { type: "button", className: "gap-title", click: go }, this.title(finding)),
-        el("p", { className: "quiet" }, this.note(finding)),
-      ),
-    );
-    row.append(el("p", { className: "check-act" }, ...this.acts(finding)));
-    row.addEventListener("pointerenter", () => this.view.light(finding.cells));
-    row.addEventListener("pointerleave", () => this.view.light(undefined));
-    return row;
+    return placeRow({
+      title: this.title(finding),
+      note: this.note(finding),
+      acts: el("p", { className: "check-act" }, ...this.acts(finding)),
+      paint: (picture) =>
+        this.crop.paintAround(picture, middle, Math.max(60, 1.6 * Math.max(shape.width, shape.height))),
+      go: () => {
+        this.hand.goToCell(finding.cells[0]!);
+        this.view.showClose(middle, Math.min(shape.width, shape.height));
+      },
+      begin: () => this.view.light(finding.cells),
+      end: () => this.view.light(undefined),
+    });
   }
 
   private acts(finding: Finding): HTMLElement[] {
     const { kind, likely, cells } = finding;
     const acts: HTMLElement[] = [];
-    const act = (label: string, click: () => void) =>
-      acts.push(el("button", { type: "button", className: "button", click }, label));
+    const act = (label: string, click: () => void) => acts.push(button("button", label, click));
     if (kind === "RUNS_OUT") {
       act("Dam it, clear the outside", () => this.takeIn(finding));
     } else if (kind === "TOO_NEAR") {

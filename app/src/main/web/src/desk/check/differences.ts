@@ -1,8 +1,9 @@
 import type { Difference } from "messages";
-import { el } from "../../mixer/build";
+import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Crop } from "../gaps/crop";
+import { placeRow } from "../gaps/place-row";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
@@ -40,58 +41,33 @@ export class Differences {
   }
 
   private row({ cells, fill, sheets, key }: Difference): HTMLElement {
-    const picture = el("canvas", { width: 168, height: 128 });
     const shape = this.regions.shape(this.regions.of(cells[0]!));
     const middle = { x: shape.deepestX, y: shape.deepestY };
-    this.crop.paintAround(picture, middle, Math.max(60, 1.6 * Math.max(shape.width, shape.height)));
-    const go = () => {
-      this.hand.goToCell(cells[0]!);
-      this.view.showClose(middle, Math.min(shape.width, shape.height));
-    };
     const where = sheets.length === 1 ? sheets[0]! : `${sheets.length} other sheets`;
-    const row: HTMLElement = el(
-      "li",
-      { className: "gap" },
-      picture,
-      el(
-        "div",
-        {},
-        el("button", { type: "button", className: "gap-title", click: go }, "Unlike other sheets"),
-        el(
-          "p",
-          { className: "quiet", title: sheets.join(", ") },
-          `${this.fills.nameOf(fill)} on ${where}, ${this.fills.nameOf(this.fills.of(cells[0]!))} here`,
-        ),
-      ),
-      el(
+    const accepted = () => call(`${this.path}/check/accepted`, { key, isMeant: true });
+    const wear = () => {
+      this.work.lay(fill, cells);
+      row.remove();
+    };
+    const row = placeRow({
+      title: "Unlike other sheets",
+      note: `${this.fills.nameOf(fill)} on ${where}, ${this.fills.nameOf(this.fills.of(cells[0]!))} here`,
+      noteTitle: sheets.join(", "),
+      acts: el(
         "p",
         { className: "check-act" },
-        el(
-          "button",
-          {
-            type: "button",
-            className: "button",
-            click: () => {
-              this.work.lay(fill, cells);
-              row.remove();
-            },
-          },
-          `Wear ${this.fills.nameOf(fill)}`,
-        ),
-        el(
-          "button",
-          {
-            type: "button",
-            className: "button",
-            click: () =>
-              void call(`${this.path}/check/accepted`, { key, isMeant: true }).then(() => row.remove()),
-          },
-          "It is meant",
-        ),
+        button("button", `Wear ${this.fills.nameOf(fill)}`, wear),
+        button("button", "It is meant", () => void accepted().then(() => row.remove())),
       ),
-    );
-    row.addEventListener("pointerenter", () => this.view.light(cells));
-    row.addEventListener("pointerleave", () => this.view.light(undefined));
+      paint: (picture) =>
+        this.crop.paintAround(picture, middle, Math.max(60, 1.6 * Math.max(shape.width, shape.height))),
+      go: () => {
+        this.hand.goToCell(cells[0]!);
+        this.view.showClose(middle, Math.min(shape.width, shape.height));
+      },
+      begin: () => this.view.light(cells),
+      end: () => this.view.light(undefined),
+    });
     return row;
   }
 }

@@ -1,3 +1,4 @@
+import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
@@ -11,6 +12,7 @@ import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { Crop } from "./crop";
 import type { Overlay } from "./overlay";
+import { placeRow } from "./place-row";
 
 /** All openings between the same two pieces: one gap, or several of one outline, dammed or left open together. */
 type Gap = Omit<GapShown, "openings"> & { readonly openings: Opening[] };
@@ -167,47 +169,33 @@ export class GapsDrawer {
   }
 
   private row(gap: Gap, i: number): HTMLElement {
-    const row = document.createElement("li");
-    row.className = "gap";
-    const picture = document.createElement("canvas");
-    picture.width = 168;
-    picture.height = 128;
-    this.crop.paint(picture, gap.openings[0]!);
-    const text = document.createElement("div");
-    const title = document.createElement("button");
-    title.type = "button";
-    title.className = "gap-title";
-    title.textContent = this.titleOf(gap);
-    title.addEventListener("click", () => this.choose(i, true));
-    title.addEventListener("focus", () => this.choose(i, false));
-    const note = document.createElement("p");
-    note.className = "quiet";
-    note.textContent = this.noteOf(gap);
-    const acts = document.createElement("p");
-    acts.className = "gap-acts";
-    acts.append(
-      this.act(gap.isShut ? "Keep it" : "Dam it", "D", i, "SHUT"),
-      this.act(gap.isShut ? "Open it" : "Leave open", "L", i, "OPEN"),
-      this.act("Ink it", "I", i, "INKED"),
-    );
-    text.append(title, note);
-    row.append(picture, text, acts);
-    row.addEventListener("pointerenter", () => this.overlay.mark(gap.openings));
-    row.addEventListener("pointerleave", () => this.markChosen());
+    const row = placeRow({
+      title: this.titleOf(gap),
+      note: this.noteOf(gap),
+      acts: el(
+        "p",
+        { className: "gap-acts" },
+        this.act(gap.isShut ? "Keep it" : "Dam it", "D", i, "SHUT"),
+        this.act(gap.isShut ? "Open it" : "Leave open", "L", i, "OPEN"),
+        this.act("Ink it", "I", i, "INKED"),
+      ),
+      paint: (picture) => this.crop.paint(picture, gap.openings[0]!),
+      go: () => this.choose(i, true),
+      begin: () => this.overlay.mark(gap.openings),
+      end: () => this.markChosen(),
+    });
+    row.querySelector(".gap-title")!.addEventListener("focus", () => this.choose(i, false));
     return row;
   }
 
   private act(label: string, key: string, i: number, state: DamState): HTMLElement {
-    const button = document.createElement("button");
-    button.type = "button";
-    button.className = `button${state === "SHUT" ? " strong" : ""}`;
-    button.title = HELP[state];
-    button.append(label, Object.assign(document.createElement("kbd"), { textContent: key }));
-    button.addEventListener("click", () => {
+    const act = () => {
       this.choose(i, false);
       this.say(state);
-    });
-    return button;
+    };
+    const made = button(`button${state === "SHUT" ? " strong" : ""}`, label, act, { title: HELP[state] });
+    made.append(el("kbd", {}, key));
+    return made;
   }
 
   private titleOf(gap: Gap): string {

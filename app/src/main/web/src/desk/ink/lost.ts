@@ -1,4 +1,5 @@
 import type { LostFill } from "messages";
+import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Fills } from "../model/fills";
 import type { SheetView } from "../view/sheet-view";
@@ -45,15 +46,9 @@ export function showLost(sheet: string, fills: Fills, view: SheetView): void {
 }
 
 function row(lost: LostFill, fills: Fills, view: SheetView): HTMLElement {
-  const item = document.createElement("li");
-  const button = document.createElement("button");
-  button.type = "button";
-  button.className = "menu-item";
-  button.textContent = fills.nameOf(lost.fill);
-  button.addEventListener("click", () => {
+  const go = () => {
     view.zoomTo(CLOSE_UP / devicePixelRatio);
     view.centreOn(lost.x, lost.y);
-  });
-  item.append(button);
-  return item;
+  };
+  return el("li", {}, button("menu-item", fills.nameOf(lost.fill), go));
 }

@@ -1,4 +1,4 @@
-import { el } from "../../mixer/build";
+import { el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Overlay } from "../gaps/overlay";
 import type { Span } from "../model/made";

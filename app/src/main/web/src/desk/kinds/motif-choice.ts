@@ -1,5 +1,5 @@
 import type { Named } from "messages";
-import { el } from "../../mixer/build";
+import { el } from "../../shared/build";
 import { all, byId } from "../../shared/dom";
 import { call, send } from "../../shared/http";
 import type { Fills } from "../model/fills";

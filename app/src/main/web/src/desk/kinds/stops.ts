@@ -1,5 +1,5 @@
 import { FillTexts } from "rules";
-import { el } from "../../mixer/build";
+import { el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Fills } from "../model/fills";
 import { hexOf, STEPS } from "../model/looks";

@@ -1,7 +1,7 @@
 import type { CellGroup, GroupMessageUnion } from "messages";
 import { SheetGroups } from "rules";
 import { atom } from "nanostores";
-import { el } from "../../mixer/build";
+import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Gathering } from "../hand/gathering";
@@ -10,6 +10,7 @@ import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
+import { lightUp } from "./fill-row";
 
 /** The groups of the sheet, in the ledger: found from the list and from the sheet. */
 export class Groups {
@@ -88,44 +89,36 @@ export class Groups {
       "aria-label": "Name of the group",
       change: () => void this.act({ act: "RENAME", group: id, name: name.value }),
     });
-    const button = (label: string, title: string, click: (event: MouseEvent) => void, pressed?: boolean) =>
-      el(
-        "button",
-        {
-          type: "button",
-          className: "group-act",
-          title,
-          "aria-label": `${title}: ${group.name}`,
-          ...(pressed === undefined ? {} : { "aria-pressed": String(pressed) }),
-          click,
-        },
-        label,
-      );
+    const act = (label: string, title: string, click: (event: MouseEvent) => void, pressed?: boolean) =>
+      button("group-act", label, click, {
+        title,
+        "aria-label": `${title}: ${group.name}`,
+        ...(pressed === undefined ? {} : { "aria-pressed": String(pressed) }),
+      });
     const row = el(
       "li",
       { className: "group-row" },
       name,
-      button("×", "Take apart", () => void this.act({ act: "REMOVE", group: id })),
-      button(regions === 1 ? "1 region" : `${regions} regions`, "Gather; with Shift, these too", (event) =>
+      act("×", "Take apart", () => void this.act({ act: "REMOVE", group: id })),
+      act(regions === 1 ? "1 region" : `${regions} regions`, "Gather; with Shift, these too", (event) =>
         this.gathering.gather(cells, event.shiftKey),
       ),
-      button(
+      act(
         group.isHidden ? "Show" : "Hide",
         group.isHidden ? "Show" : "Hide",
         () => void this.act({ act: "HIDE", group: id, hides: !group.isHidden }),
         group.isHidden,
       ),
-      button(
+      act(
         group.isLocked ? "Unlock" : "Lock",
         group.isLocked ? "Unlock" : "Lock",
         () => void this.act({ act: "LOCK", group: id, locks: !group.isLocked }),
         group.isLocked,
       ),
-      button("↑", "To the front", () => void this.act({ act: "MOVE", group: id, by: -1 })),
-      button("↓", "To the back", () => void this.act({ act: "MOVE", group: id, by: 1 })),
+      act("↑", "To the front", () => void this.act({ act: "MOVE", group: id, by: -1 })),
+      act("↓", "To the back", () => void this.act({ act: "MOVE", group: id, by: 1 })),
     );
-    row.addEventListener("pointerenter", () => this.view.light(cells));
-    row.addEventListener("pointerleave", () => this.view.light(undefined));
+    lightUp(this.view, row, cells);
     this.rows.set(id, row);
     return row;
   }

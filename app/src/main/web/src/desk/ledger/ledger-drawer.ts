@@ -1,4 +1,4 @@
-import { el } from "../../mixer/build";
+import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Gathering } from "../hand/gathering";
 import type { Fills } from "../model/fills";
@@ -7,6 +7,7 @@ import type { Work } from "../model/work";
 import type { Overlay } from "../gaps/overlay";
 import type { SheetView } from "../view/sheet-view";
 import type { Groups } from "./groups";
+import { fillRow, lightUp } from "./fill-row";
 import { PageFrame } from "./page-frame";
 import { ledgerOf, nearTwins, type Row, type Twins } from "./ledger";
 
@@ -103,54 +104,32 @@ export class LedgerDrawer {
   }
 
   private row(row: Row): HTMLElement {
-    const stone = el("span", { className: "ledger-stone" });
-    stone.style.background = this.fills.css(row.fill);
     const share = row.share < 0.001 ? "under 0.1 %" : `${(100 * row.share).toFixed(1)} %`;
-    const button = el(
-      "button",
+    const note = `${row.regions === 1 ? "1 region" : `${row.regions} regions`}, ${share}`;
+    return fillRow(
+      this.fills,
+      this.view,
+      { ...row, note },
       {
-        type: "button",
-        className: "ledger-row",
         title: "Gather these regions; with Shift, these too",
         click: (event: MouseEvent) => this.gathering.gather(row.cells, event.shiftKey),
       },
-      stone,
-      el(
-        "span",
-        {},
-        el("strong", {}, row.name),
-        el(
-          "span",
-          { className: "quiet" },
-          `${row.regions === 1 ? "1 region" : `${row.regions} regions`}, ${share}`,
-        ),
-      ),
     );
-    this.lightsUp(button, row.cells);
-    return el("li", {}, button);
   }
 
   private twins({ first, second, away }: Twins): HTMLElement {
     const keep = (kept: Row, dropped: Row) =>
-      el(
-        "button",
-        {
-          type: "button",
-          className: "group-act",
-          title: `Let all that wears ${dropped.name} on this sheet wear ${kept.name}`,
-          click: () => this.work.layAll(this.fills.replacing(dropped.fill, kept.fill)),
-        },
+      button(
+        "group-act",
         "Keep this",
+        () => this.work.layAll(this.fills.replacing(dropped.fill, kept.fill)),
+        { title: `Let all that wears ${dropped.name} on this sheet wear ${kept.name}` },
       );
     const half = (row: Row) => {
-      const button = el(
-        "button",
-        { type: "button", className: "twin", click: () => this.gathering.gather(row.cells) },
-        row.name,
-      );
-      button.style.borderTopColor = row.colour;
-      this.lightsUp(button, row.cells);
-      return button;
+      const made = button("twin", row.name, () => this.gathering.gather(row.cells));
+      made.style.borderTopColor = row.colour;
+      lightUp(this.view, made, row.cells);
+      return made;
     };
     return el(
       "li",
@@ -161,12 +140,5 @@ export class LedgerDrawer {
       keep(first, second),
       keep(second, first),
     );
-  }
-
-  private lightsUp(element: HTMLElement, cells: readonly number[]): void {
-    element.addEventListener("pointerenter", () => this.view.light(cells));
-    element.addEventListener("pointerleave", () => this.view.light(undefined));
-    element.addEventListener("focus", () => this.view.light(cells));
-    element.addEventListener("blur", () => this.view.light(undefined));
   }
 }

@@ -3,7 +3,7 @@ import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Live } from "../../shared/live";
 import { Mixer } from "../../mixer/mixer";
-import { el } from "../../mixer/build";
+import { el } from "../../shared/build";
 import { Colours } from "rules";
 import { PaletteCalls, type Edit } from "../../mixer/palette-calls";
 import type { Hand } from "../hand/hand";

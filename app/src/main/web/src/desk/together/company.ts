@@ -29,13 +29,14 @@ export class Company {
   constructor(
     private readonly path: string,
     sheet: string,
+    self: string,
     live: Live,
     private readonly hand: Hand,
     private readonly regions: Regions,
     private readonly view: SheetView,
   ) {
     live.onPresence((presence) => {
-      if (presence.sheet === sheet) {
+      if (presence.sheet === sheet && presence.person !== self) {
         this.hear(presence);
       }
     });

@@ -1,5 +1,5 @@
 import { all, byId } from "../../shared/dom";
-import { el } from "../../mixer/build";
+import { el } from "../../shared/build";
 import type { Fills } from "../model/fills";
 import type { SheetPalette } from "../model/state";
 

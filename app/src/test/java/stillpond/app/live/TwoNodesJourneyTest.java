@@ -65,6 +65,11 @@ class TwoNodesJourneyTest {
         DeskPage seen = new DeskPage(another).waitUntilOpen();
         assertThat(mine.locator("#company")).hasText("With " + OTHER);
         assertThat(another.locator("#company")).hasText("With " + WORK.person());
+        Page mySecondWindow = mine.context().newPage();
+        mySecondWindow.navigate(HERE.url() + WORK.address(sheet));
+        assertThat(mySecondWindow.locator("#company")).hasText("With " + OTHER);
+        assertThat(mine.locator("#company")).hasText("With " + OTHER);
+        mySecondWindow.close();
 
         List<String> fetchedBack = new CopyOnWriteArrayList<>();
         mine.onRequest(request -> {

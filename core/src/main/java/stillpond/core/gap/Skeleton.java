@@ -57,6 +57,48 @@ final class Skeleton {
         return skeleton.findEnds();
     }
 
+    /**
+     * The lines between crossings and ends, by the number that each pixel has; {@link MiddleLines#NONE} where no line is, and at crossings. They are numbered by their first
+     * pixel in reading order.
+     */
+    static int[] lines(SearchPage page) {
+        Skeleton skeleton = new Skeleton(page);
+        for (int i = 0; i < PRUNINGS; i++) {
+            skeleton.prune();
+        }
+        return skeleton.numbered();
+    }
+
+    private int[] numbered() {
+        int[] lines = new int[thin.length];
+        Arrays.fill(lines, MiddleLines.NONE);
+        int[] waiting = new int[thin.length];
+        int count = 0;
+        for (int start = 0; start < thin.length; start++) {
+            if (!isBetweenCrossings(start) || lines[start] >= 0) {
+                continue;
+            }
+            int last = 0;
+            waiting[0] = start;
+            lines[start] = count;
+            for (int i = 0; i <= last; i++) {
+                for (int side = 0; side < 8; side++) {
+                    int next = neighbour(waiting[i], side);
+                    if (next >= 0 && lines[next] < 0 && isBetweenCrossings(next)) {
+                        lines[next] = count;
+                        waiting[++last] = next;
+                    }
+                }
+            }
+            count++;
+        }
+        return lines;
+    }
+
+    private boolean isBetweenCrossings(int pixel) {
+        return thin[pixel] && degree(pixel) <= 2;
+    }
+
     private void prune() {
         for (int i = 0; i < thin.length; i++) {
             if (thin[i] && degree(i) == 1) {

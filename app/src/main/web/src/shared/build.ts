@@ -18,15 +18,29 @@ export function el<K extends keyof HTMLElementTagNameMap>(
   return element;
 }
 
+type Properties = Parameters<typeof el>[1];
+
+/** A button that sends no form. */
+export function button(
+  className: string,
+  label: string,
+  click: (event: MouseEvent) => void,
+  properties: Properties = {},
+): HTMLButtonElement {
+  return el("button", { type: "button", className, ...properties, click }, label);
+}
+
+/** Calls back while an element is pointed at or has the focus. */
+export function whilePointedAt(element: HTMLElement, begin: () => void, end: () => void): void {
+  element.addEventListener("pointerenter", begin);
+  element.addEventListener("pointerleave", end);
+  element.addEventListener("focus", begin);
+  element.addEventListener("blur", end);
+}
+
 /** A small round button that shows a colour. */
 export function chip(hex: string, label: string, take: () => void): HTMLButtonElement {
-  const button = el("button", {
-    type: "button",
-    className: "chip",
-    title: label,
-    "aria-label": label,
-    click: take,
-  });
-  button.style.backgroundColor = hex;
-  return button;
+  const made = button("chip", "", take, { title: label, "aria-label": label });
+  made.style.backgroundColor = hex;
+  return made;
 }

@@ -1,0 +1,27 @@
+package stillpond.core.gap;
+
+import stillpond.core.ink.InkPlane;
+
+/**
+ * The middle lines of a page's ink, cut where they cross. They lie on the page as closures are searched on it, on which strokes are as wide whatever the resolution.
+ *
+ * @param widthPx of that page, as {@code heightPx} and {@code strokePx}, how wide strokes are there
+ * @param ink whether each of its pixels is ink, row by row
+ * @param lines the number of the line that each pixel is on, from 0; {@link #NONE} for most
+ * @param count how many lines there are
+ */
+public record MiddleLines(int widthPx, int heightPx, double strokePx, boolean[] ink, int[] lines, int count) {
+
+    /** No line. */
+    public static final int NONE = -1;
+
+    public static MiddleLines of(InkPlane page) {
+        SearchPage search = SearchPage.of(page);
+        int[] lines = Skeleton.lines(search);
+        int count = 0;
+        for (int line : lines) {
+            count = Math.max(count, line + 1);
+        }
+        return new MiddleLines(search.width(), search.height(), search.strokePx(), search.ink(), lines, count);
+    }
+}
