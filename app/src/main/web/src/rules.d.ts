@@ -240,12 +240,11 @@ declare module "rules" {
 
   export class Plane {
     private constructor();
+    cells(): Int32Array;
+    ends(): Int32Array;
     heightPx(): number;
     static inkStart(inkStart: ArrayLike<number>): InkStart;
-    static isShort(cellCount: number): boolean;
-    longNumbers(): Int32Array;
-    static read(sent: ArrayLike<number>, cellCount: number): Plane;
-    shortNumbers(): Int16Array;
+    static read(sent: ArrayLike<number>): Plane;
     widthPx(): number;
   }
 

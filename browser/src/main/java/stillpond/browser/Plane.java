@@ -4,33 +4,24 @@ import java.util.Arrays;
 import org.teavm.jso.JSExport;
 import stillpond.core.format.PlaneCodec;
 
-/** Planes as the server sends them. The pages keep what they are given: nothing of a plane stays here. */
+/** Planes as the server sends them: the cells of all pixels as runs, row by row. The pages lay these out; no array as large as the page crosses. */
 public final class Plane {
 
-    private static final int SHORT_NUMBERS = 1 << 16;
+    private static final int FIRST_ROOM = 1 << 16;
 
-    private final boolean isShort;
     private int widthPx;
     private int heightPx;
-    private short[] shorts = new short[0];
-    private int[] ints = new int[0];
+    private int count;
+    private int[] ends = new int[FIRST_ROOM];
+    private int[] cells = new int[FIRST_ROOM];
 
-    private Plane(boolean isShort) {
-        this.isShort = isShort;
-    }
+    private Plane() {}
 
-    /** The number of the cell of every pixel. @param cellCount how many cells there are */
     @JSExport
-    public static Plane read(byte[] sent, int cellCount) {
-        Plane plane = new Plane(isShort(cellCount));
+    public static Plane read(byte[] sent) {
+        Plane plane = new Plane();
         PlaneCodec.readPlane(sent, plane.sink());
         return plane;
-    }
-
-    /** Whether the numbers of so many cells are kept short. */
-    @JSExport
-    public static boolean isShort(int cellCount) {
-        return cellCount <= SHORT_NUMBERS;
     }
 
     /** @param inkStart the first bytes of an ink plane: its pixels stay where they are */
@@ -46,20 +37,16 @@ public final class Plane {
             public void begin(int width, int height) {
                 widthPx = width;
                 heightPx = height;
-                if (isShort) {
-                    shorts = new short[width * height];
-                } else {
-                    ints = new int[width * height];
-                }
             }
 
             @Override
             public void run(int start, int end, int cell) {
-                if (isShort) {
-                    Arrays.fill(shorts, start, end, (short) cell);
-                } else {
-                    Arrays.fill(ints, start, end, cell);
+                if (count == ends.length) {
+                    ends = Arrays.copyOf(ends, 2 * count);
+                    cells = Arrays.copyOf(cells, 2 * count);
                 }
+                ends[count] = end;
+                cells[count++] = cell;
             }
         };
     }
@@ -74,15 +61,15 @@ public final class Plane {
         return heightPx;
     }
 
-    /** Row by row, to be read as unsigned; empty if the numbers are not short. */
+    /** Behind the last pixel of each run. */
     @JSExport
-    public short[] shortNumbers() {
-        return shorts;
+    public int[] ends() {
+        return Arrays.copyOf(ends, count);
     }
 
-    /** Row by row; empty if the numbers are short. */
+    /** The cell of each run. */
     @JSExport
-    public int[] longNumbers() {
-        return ints;
+    public int[] cells() {
+        return Arrays.copyOf(cells, count);
     }
 }

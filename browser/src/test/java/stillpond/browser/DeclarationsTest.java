@@ -92,9 +92,6 @@ class DeclarationsTest {
         if (type.equals(int[].class)) {
             return "Int32Array";
         }
-        if (type.equals(short[].class)) {
-            return "Int16Array";
-        }
         if (type.equals(double[].class)) {
             return "Float64Array";
         }

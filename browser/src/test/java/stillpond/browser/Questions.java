@@ -165,7 +165,6 @@ final class Questions {
                 start[8] &= 0x7f;
                 yield start;
             }
-            case "cellCount" -> random.nextInt(1 << 17);
             case "stands" -> random.nextBoolean();
             case "region" -> random.nextInt(regions);
             case "line", "way" ->

@@ -1,13 +1,12 @@
 import type { Seen, Stored } from "messages";
 import { atom, type WritableAtom } from "nanostores";
-import { Plane } from "rules";
 import { call, lines, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { SmallPicture } from "../view/small-picture";
 import type { Fills } from "./fills";
-import { fetchCellMap, fetchCells, fetchInk, putInto, type InkPlane } from "./planes";
+import { fetchCellMap, fetchCells, fetchInk, hasShortNumbers, putInto, type InkPlane } from "./planes";
 import type { Regions } from "./regions";
 import type { DeskState, LayerState } from "./state";
 import type { Work } from "./work";
@@ -115,7 +114,7 @@ export class NewCells {
     const sent = Int8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
     const { plane, layer: before } = this.regions.map;
     const patch = before.patched(sent);
-    if (id === this.present.id || Plane.isShort(before.count()) !== Plane.isShort(patch.layer.count())) {
+    if (id === this.present.id || hasShortNumbers(before.count()) !== hasShortNumbers(patch.layer.count())) {
       // They are shown already, or are too many for short numbers: the stored plane comes with long ones.
       return;
     }

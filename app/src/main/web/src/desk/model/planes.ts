@@ -23,6 +23,7 @@ export interface CellMap {
 }
 
 const INK_START_BYTES = 16;
+const MOST_SHORT = 65536;
 
 export async function fetchInk(path: string): Promise<InkPlane> {
   const sent = await fetchBytes(path);
@@ -32,7 +33,7 @@ export async function fetchInk(path: string): Promise<InkPlane> {
 
 /** @param cellCount how many cells the plane has */
 export async function fetchCells(path: string, cellCount: number): Promise<CellPlane> {
-  return drawn(Plane.read(await fetchBytes(path), cellCount));
+  return laidOut(Plane.read(await fetchBytes(path)), cellCount);
 }
 
 /** @param openings null while they are not known */
@@ -42,7 +43,7 @@ export async function fetchCellMap(
   cellCount: number,
 ): Promise<CellMap> {
   const [cells, between] = await Promise.all([fetchBytes(path), openings ? fetchBytes(openings) : []]);
-  return { plane: drawn(Plane.read(cells, cellCount)), layer: Layer.read(cells, between) };
+  return { plane: laidOut(Plane.read(cells), cellCount), layer: Layer.read(cells, between) };
 }
 
 async function fetchBytes(path: string): Promise<Int8Array> {
@@ -54,11 +55,19 @@ async function fetchBytes(path: string): Promise<Int8Array> {
   return new Int8Array(await response.arrayBuffer());
 }
 
-function drawn(plane: Plane): CellPlane {
-  const short = plane.shortNumbers();
-  const numbers =
-    short.length > 0 ? new Uint16Array(short.buffer) : new Uint32Array(plane.longNumbers().buffer);
-  return { width: plane.widthPx(), height: plane.heightPx(), numbers };
+function laidOut(plane: Plane, cellCount: number): CellPlane {
+  const [width, height] = [plane.widthPx(), plane.heightPx()];
+  const numbers = new (hasShortNumbers(cellCount) ? Uint16Array : Uint32Array)(width * height);
+  const [ends, cells] = [plane.ends(), plane.cells()];
+  for (let i = 0, start = 0; i < ends.length; start = ends[i++]!) {
+    numbers.fill(cells[i]!, start, ends[i]);
+  }
+  return { width, height, numbers };
+}
+
+/** Whether the numbers of so many cells are kept in two bytes each. */
+export function hasShortNumbers(cellCount: number): boolean {
+  return cellCount <= MOST_SHORT;
 }
 
 /** Puts boxes into a plane. */

@@ -32,10 +32,22 @@ public record StrokeSides(List<List<Side>> ofStrokes) {
     public static StrokeSides of(StrokeMap map, InkPlane ink, CellPlane cells) {
         List<Map<Integer, Integer>> counts = new ArrayList<>();
         map.strokes().forEach(stroke -> counts.add(new TreeMap<>()));
-        for (int i = 0; i < map.numbers().length; i++) {
-            if (map.numbers()[i] >= 0 && ink.isInk(i)) {
-                counts.get(map.numbers()[i]).merge(cells.numbers()[i], 1, Integer::sum);
+        int[] strokes = map.numbers();
+        int[] beside = cells.numbers();
+        int start = 0;
+        while (start < strokes.length) {
+            // Pixels of one stroke beside one cell come in runs: counting these is quicker than counting pixels.
+            int end = start + 1;
+            if (strokes[start] >= 0 && ink.isInk(start)) {
+                while (end < strokes.length
+                        && strokes[end] == strokes[start]
+                        && beside[end] == beside[start]
+                        && ink.isInk(end)) {
+                    end++;
+                }
+                counts.get(strokes[start]).merge(beside[start], end - start, Integer::sum);
             }
+            start = end;
         }
         return new StrokeSides(map.strokes().stream()
                 .map(stroke -> sides(stroke, counts.get(stroke.number())))
