@@ -279,6 +279,7 @@ declare module "rules" {
     ofCells(): Int32Array;
     open(): Int32Array;
     openingNear(x: number, y: number, within: number): number;
+    openingsAt(region: number): Int32Array;
     openingsBrushed(way: ArrayLike<number>, radius: number, isLifting: boolean): Int32Array;
     openingsCrossed(way: ArrayLike<number>): Int32Array;
     pocketsBeside(cells: ArrayLike<number>, worn: ArrayLike<number>): Int32Array;

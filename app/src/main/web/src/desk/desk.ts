@@ -183,7 +183,7 @@ async function open(): Promise<void> {
     if (!drawer.isOpen) {
       column.toggle("gaps");
     }
-    overlay.mark(regions.named(openings));
+    overlay.mark(openings);
   });
   const menu = new RegionMenu(byId("region-menu"), canvas, hand, here, () => kinds.openHere());
   new PointerInput(canvas, hand, view, {

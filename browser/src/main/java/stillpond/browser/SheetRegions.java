@@ -166,6 +166,12 @@ public final class SheetRegions {
         return RegionShape.of(map.get(region));
     }
 
+    /** The openings at the border of a region, or inside it, that somebody might care about. */
+    @JSExport
+    public int[] openingsAt(int region) {
+        return Numbers.of(map.regions().openingsAt(region));
+    }
+
     /** One step up: the openings to leave open. */
     @JSExport
     public int[] bigger(int cell) {

@@ -2,14 +2,12 @@ import type { ReplaceMessage, Replaced } from "messages";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
+import type { Opening } from "../model/openings";
 import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { Gathering } from "./gathering";
 import type { Hand } from "./hand";
-
-/** Openings weaker than this matter to nobody. */
-const LEAST_STRENGTH = 0.1;
 
 type Scope = "SCENE" | "PROJECT";
 
@@ -22,7 +20,7 @@ export class Here {
     private readonly regions: Regions,
     private readonly work: Work,
     private readonly gathering: Gathering,
-    private readonly showOpenings: (openings: number[]) => void,
+    private readonly showOpenings: (openings: Opening[]) => void,
   ) {}
 
   /** Tells what lies here, and returns the names of what can be done; undefined where it cannot. */
@@ -76,13 +74,8 @@ export class Here {
     return this.fills.of(this.cell);
   }
 
-  /** Openings at the border of the region, or inside it, that somebody might care about. */
-  private openings(): number[] {
-    const region = this.regions.of(this.cell);
-    return this.regions.openings
-      .filter((each) => each.strength >= LEAST_STRENGTH)
-      .filter((each) => this.regions.of(each.first) === region || this.regions.of(each.second) === region)
-      .map((each) => each.index);
+  private openings(): Opening[] {
+    return this.regions.openingsAt(this.regions.of(this.cell));
   }
 
   private async replace(scope: Scope): Promise<void> {

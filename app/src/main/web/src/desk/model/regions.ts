@@ -66,6 +66,11 @@ export class Regions {
     return this.openings[this.rules.openingNear(x, y, within)];
   }
 
+  /** Those at the border of a region, or inside it, that somebody might care about. */
+  openingsAt(region: number): Opening[] {
+    return this.named(this.rules.openingsAt(region));
+  }
+
   openingsCrossed(way: readonly Point[]): Opening[] {
     return this.named(this.rules.openingsCrossed(numbers(way)));
   }

@@ -10,6 +10,9 @@ import java.util.stream.IntStream;
 /** The regions of a layer under some dams: cells joined through the openings that are not dammed. */
 public final class Regions {
 
+    /** Openings weaker than this matter to nobody who looks at a region. */
+    private static final double LEAST_STRENGTH = 0.1;
+
     private final List<Opening> openings;
     private final int[] regionOfCell;
 
@@ -38,6 +41,19 @@ public final class Regions {
     /** Regions are numbered from 0 by their lowest cells. */
     public int of(int cell) {
         return regionOfCell[cell];
+    }
+
+    /** The openings at the border of a region, or inside it, that somebody might care about, by index. */
+    public Set<Integer> openingsAt(int region) {
+        Set<Integer> at = new TreeSet<>();
+        for (int i = 0; i < openings.size(); i++) {
+            Opening opening = openings.get(i);
+            boolean touches = of(opening.first()) == region || of(opening.second()) == region;
+            if (touches && opening.strength() >= LEAST_STRENGTH) {
+                at.add(i);
+            }
+        }
+        return at;
     }
 
     /**

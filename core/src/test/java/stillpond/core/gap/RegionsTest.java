@@ -15,6 +15,14 @@ import stillpond.core.cell.CellPlane;
 class RegionsTest {
 
     @Test
+    void aRegionHasTheOpeningsInsideItAndAtItsBorder() {
+        Regions regions = Regions.of(row(0.3, 0.05, 0.9, 0.2, 0.9, 0.9), Dams.at(0.5));
+        assertThat(regions.openingsAt(regions.of(0)))
+                .as("not the one of no strength, nor those further off")
+                .containsExactly(0, 2);
+    }
+
+    @Test
     void oneStepBiggerGoesOnToTheRegionThatStandsOut() {
         Openings row = row(0.55, 0.60, 0.64, 0.95);
         Dams dams = Dams.at(0.5);
