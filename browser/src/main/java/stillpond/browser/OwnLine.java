@@ -1,7 +1,5 @@
 package stillpond.browser;
 
-import java.util.ArrayList;
-import java.util.List;
 import org.teavm.jso.JSExport;
 import stillpond.core.history.OwnSteps;
 import stillpond.core.history.UndoLine;
@@ -9,17 +7,15 @@ import stillpond.core.history.UndoLine;
 /** What the person at a desk can take back and do again, before the server knows of their last steps. Changes are named by their ids. */
 public final class OwnLine {
 
-    private final List<UndoLine.Known<String>> told = new ArrayList<>();
-    private OwnSteps<String> steps = new OwnSteps<>(told);
+    private final OwnSteps<String> steps = new OwnSteps<>();
 
     @JSExport
     public OwnLine() {}
 
-    /** What the server knows of one more change; to be called before any step. See {@link UndoLine.Known}. */
+    /** What the server knows of one more change. See {@link UndoLine.Known}. */
     @JSExport
     public void know(String change, double made, double last, boolean stands) {
-        told.add(new UndoLine.Known<>(change, (long) made, (long) last, stands));
-        steps = new OwnSteps<>(told);
+        steps.know(new UndoLine.Known<>(change, (long) made, (long) last, stands));
     }
 
     @JSExport

@@ -126,10 +126,6 @@ class StoredLayer {
         return id;
     }
 
-    int[] areas() {
-        return ofCells.areas();
-    }
-
     int position() {
         return position;
     }

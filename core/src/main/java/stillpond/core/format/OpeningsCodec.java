@@ -37,11 +37,6 @@ public final class OpeningsCodec {
                 cells, read.openings().all(), read.openings().strokePx(), read.defaultReach(), read.isLimited());
     }
 
-    /** The openings alone, for what needs no pixels. */
-    public static OpeningList decodeList(byte[] stored) {
-        return PlaneCodec.gunzip(stored, OpeningsCodec::readSent).openings();
-    }
-
     /**
      * Openings as they are sent.
      *

@@ -42,11 +42,6 @@ public record Opening(
 
     /** Half way along its line. */
     public Point middle() {
-        return middle(line);
-    }
-
-    /** Half way along a line of one point or more. */
-    public static Point middle(List<Point> line) {
         double left = 0;
         for (int i = 1; i < line.size(); i++) {
             left += line.get(i - 1).distanceTo(line.get(i)) / 2;

@@ -1,6 +1,5 @@
 package stillpond.core.history;
 
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
@@ -15,12 +14,10 @@ public final class OwnSteps<C> {
     private final Map<C, UndoLine.Known<C>> known = new LinkedHashMap<>();
     private long number;
 
-    /** @param known what is known already, in any order */
-    public OwnSteps(Collection<UndoLine.Known<C>> known) {
-        for (UndoLine.Known<C> each : known) {
-            this.known.put(each.change(), each);
-            number = Math.max(number, Math.max(each.made(), each.last()));
-        }
+    /** One more change that is numbered already; in any order. */
+    public void know(UndoLine.Known<C> change) {
+        known.put(change.change(), change);
+        number = Math.max(number, Math.max(change.made(), change.last()));
     }
 
     public UndoLine<C> line() {

@@ -16,7 +16,7 @@ class UndoLineTest {
     private static final Fill COAT = Fill.flat(new UUID(0, 1));
     private static final Fill SCARF = Fill.flat(new UUID(0, 2));
 
-    private final OwnSteps<Integer> steps = new OwnSteps<>(List.of());
+    private final OwnSteps<Integer> steps = new OwnSteps<>();
     private int count;
 
     private int make() {
@@ -63,10 +63,10 @@ class UndoLineTest {
     /** As after a reload: the numbers of the log go on. */
     @Test
     void whatIsDoneNextComesAfterWhatIsKnown() {
-        OwnSteps<String> later = new OwnSteps<>(List.of(
-                new UndoLine.Known<>("coat", 40, 40, true),
-                new UndoLine.Known<>("scarf", 12, 12, true),
-                new UndoLine.Known<>("hat", 30, 90, false)));
+        OwnSteps<String> later = new OwnSteps<>();
+        later.know(new UndoLine.Known<>("coat", 40, 40, true));
+        later.know(new UndoLine.Known<>("scarf", 12, 12, true));
+        later.know(new UndoLine.Known<>("hat", 30, 90, false));
         assertThat(later.line()).isEqualTo(new UndoLine<>(List.of("coat", "scarf"), List.of("hat")));
         later.takeBack("coat");
         assertThat(later.line()).isEqualTo(new UndoLine<>(List.of("scarf"), List.of("coat", "hat")));
