@@ -55,6 +55,11 @@ declare module "rules" {
     readonly effectPx: number;
   }
 
+  export interface InkSource {
+    readonly swatch: string;
+    readonly strokes: Int32Array;
+  }
+
   export interface InkStart {
     readonly width: number;
     readonly height: number;
@@ -109,11 +114,6 @@ declare module "rules" {
     readonly numbers: Int32Array;
   }
 
-  export interface RampStep {
-    readonly colour: string;
-    readonly paint: string;
-  }
-
   export interface RegionShape {
     readonly cells: Int32Array;
     readonly area: number;
@@ -148,6 +148,11 @@ declare module "rules" {
     readonly narrowestPx: number;
     readonly times: number;
     readonly way: Int32Array;
+  }
+
+  export interface TiedSwatch {
+    readonly colour: string;
+    readonly paint: string;
   }
 
   export interface Twins {
@@ -250,7 +255,7 @@ declare module "rules" {
 
   export class Ramps {
     private constructor();
-    static between(from: string, fromHex: string, to: string, toHex: string, count: number): RampStep[];
+    static between(from: string, fromHex: string, to: string, toHex: string, count: number): TiedSwatch[];
   }
 
   export class SheetGroups {
@@ -292,6 +297,16 @@ declare module "rules" {
     stateOf(opening: number): string;
     takingBack(openings: ArrayLike<number>, before: readonly string[], after: readonly string[], reachBefore: number, reachAfter: number): DamEffect;
     towards(from: number, direction: string): number;
+  }
+
+  export class SheetStrokes {
+    constructor();
+    add(inkPx: number, box: ArrayLike<number>, cells: ArrayLike<number>, shares: ArrayLike<number>): void;
+    static darker(source: string, hex: string, amount: number): TiedSwatch;
+    darkerThanBeside(meant: ArrayLike<number>, basis: string, alsoAgainstNothing: boolean, fills: readonly string[], areas: ArrayLike<number>, swatches: readonly string[], hexes: readonly string[]): InkSource[];
+    inside(cells: ArrayLike<number>): Int32Array;
+    static meetingTaps(): Float64Array;
+    touching(cells: ArrayLike<number>): Int32Array;
   }
 
   export class Stagings {

@@ -26,6 +26,9 @@ import { CheckDrawer } from "./check/check-drawer";
 import { Groups } from "./ledger/groups";
 import { LedgerDrawer } from "./ledger/ledger-drawer";
 import { Kinds } from "./kinds/kinds";
+import { InkStrokes } from "./lines/ink-strokes";
+import { LineTool } from "./lines/line-tool";
+import { LinesPanel } from "./lines/lines-panel";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
 import { Fills } from "./model/fills";
@@ -75,10 +78,12 @@ async function open(): Promise<void> {
   ]);
   WarmUp.run();
   const [map, ink] = await planes;
-  const fills = new Fills(layer.id, layer.cellCount, state.palette.cards);
+  const fills = new Fills(layer.id, layer.cellCount, layer.strokes?.count ?? 0, state.palette.cards);
   const motifs = new MotifPictures(`/projects/${path.split("/")[2]}/motifs`);
   const view = new SheetView(passes, map, ink, fills, motifs);
   const regions = new Regions(map, layer);
+  const presentInk = atom(ink);
+  const strokes = new InkStrokes(path, layer, presentInk, fills, view);
   const work = new Work(path, desk.dataset["person"]!, state.sheet, fills, regions);
   work.start(state);
   keepView(view, state.sheet);
@@ -96,13 +101,25 @@ async function open(): Promise<void> {
   new Ramp(gathering, hand, fills, work, mixing);
   const adjusting = new Adjusting(fills, work, gathering, mixing);
   const kinds = new Kinds(path.split("/")[2]!, regions, fills, work, hand, view, gathering, overlay, motifs);
+  const lineTool = new LineTool(strokes, fills, work, hand, view);
+  const lines = new LinesPanel(
+    path,
+    strokes,
+    fills,
+    regions,
+    work,
+    hand,
+    view,
+    gathering,
+    mixing,
+    state.lineMeeting,
+  );
   byId("tool-ground").addEventListener("click", () => gathering.ground());
   const look = new Look(view, fills, regions);
   const lookOnly = () => SMALL_SCREEN.matches;
   const showKeys = () => byId<HTMLDialogElement>("keys").showModal();
   byId("help").addEventListener("click", showKeys);
-  const presentInk = atom(ink);
-  const crop = new Crop(regions, presentInk, fills);
+  const crop = new Crop(regions, presentInk, fills, strokes);
   const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
   const groups = new Groups(path, regions, fills, work, hand, view, gathering);
   const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay);
@@ -117,12 +134,14 @@ async function open(): Promise<void> {
   const small = new SmallPicture(
     [byId<HTMLCanvasElement>("present-picture"), byId<HTMLCanvasElement>("map-picture")],
     fills,
+    strokes,
   );
-  const newCells = new NewCells(path, layer, presentInk, fills, regions, view, work, hand, small);
+  const newCells = new NewCells(path, layer, presentInk, fills, regions, view, work, hand, small, strokes);
   work.cutAnew.listen(() => void newCells.takeOver());
   work.became = {
     GROUPS: () => void groups.load(),
     PAGE_FRAME: () => void ledger.frame.load(),
+    LINE_MEETING: () => void lines.renewMeeting(),
     CAST: () => void mixing.renew(),
     PALETTE: () => void mixing.renew(),
   };
@@ -132,6 +151,7 @@ async function open(): Promise<void> {
     CELLS: () => void newCells.takeOver(),
     GROUPS: alsoLine(() => groups.load()),
     PAGE_FRAME: alsoLine(() => ledger.frame.load()),
+    LINE_MEETING: alsoLine(() => lines.renewMeeting()),
     CAST: alsoLine(() => mixing.renew()),
   });
   new Company(path, state.sheet, desk.dataset["person"]!, live, hand, regions, view);
@@ -155,6 +175,7 @@ async function open(): Promise<void> {
     h: () => column.toggle("ledger"),
     "shift h": () => column.toggle("carry"),
     y: () => column.toggle("check"),
+    "shift l": () => hand.takeTool(hand.lining.get() ? "fill" : "line"),
     t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
   };
   const keys = new KeyInput(canvas, hand, view, {
@@ -199,11 +220,16 @@ async function open(): Promise<void> {
           ? ledger.frame
           : hand.damming.get()
             ? damTool
-            : hand.gathering.get()
-              ? gathering
-              : undefined,
+            : hand.lining.get()
+              ? lineTool
+              : hand.gathering.get()
+                ? gathering
+                : undefined,
     step: (by) => hand.step(by),
-    pointedAt: (at) => drawer.pointAt(at),
+    pointedAt: (at) => {
+      drawer.pointAt(at);
+      lineTool.pointAt(at);
+    },
   });
   dropPebbles(
     byId("shore"),

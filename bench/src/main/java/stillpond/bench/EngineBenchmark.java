@@ -24,11 +24,13 @@ import stillpond.core.gap.HandDam;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Point;
 import stillpond.core.gap.Regions;
+import stillpond.core.gap.ThinnedInk;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
+import stillpond.core.stroke.Stroke;
 import stillpond.core.stroke.StrokeMap;
-import stillpond.core.stroke.StrokeSides;
+import stillpond.core.stroke.Strokes;
 
 /** What happens to line art between its arrival and the desk, step by step. */
 @State(Scope.Benchmark)
@@ -46,6 +48,7 @@ public class EngineBenchmark {
     private Picture picture;
     private InkPlane ink;
     private Openings analysed;
+    private StrokeMap cut;
     private List<Point> partingLine;
     private List<Point> ordinaryLine;
 
@@ -55,6 +58,8 @@ public class EngineBenchmark {
         picture = new LineArtReader(ImageLimits.DEFAULT).read(file);
         ink = InkFinder.find(picture);
         analysed = Openings.of(ink);
+        cut = StrokeMap.of(ink);
+        cut = StrokeMap.of(ink);
         partingLine = PartingLine.ofLargestCell(analysed, ink);
         ordinaryLine = PartingLine.ofOrdinaryCell(analysed, ink);
     }
@@ -79,10 +84,17 @@ public class EngineBenchmark {
         return Openings.of(ink);
     }
 
-    /** Strokes and what lies beside them; to be held beside {@link #openings}: a tenth of that at the most. */
+    /** Gaps and strokes, as a sheet brought in is analysed; to be held beside {@link #openings}: a tenth more at the most. */
     @Benchmark
-    public StrokeSides strokes() {
-        return StrokeSides.of(StrokeMap.of(ink), ink, analysed.cells().plane());
+    public Object openingsAndStrokes() {
+        ThinnedInk thinned = ThinnedInk.of(ink);
+        return List.of(Openings.of(ink, thinned), StrokeMap.of(ink, thinned));
+    }
+
+    /** What lies beside each stroke, as the line tool asks for it. */
+    @Benchmark
+    public List<Stroke> strokes() {
+        return Strokes.of(cut, ink, analysed.cells().plane());
     }
 
     /** All that happens to a page, to compare with OpenCV's steps on the same file. */

@@ -18,7 +18,8 @@ class BenchmarksWorkTest {
         assertThat(engine.ink().inkPixels()).isGreaterThan(10_000);
         assertThat(engine.cells().cells()).hasSizeGreaterThan(100);
         assertThat(engine.openings().openings()).hasSizeGreaterThan(100);
-        assertThat(engine.strokes().ofStrokes()).hasSizeGreaterThan(50);
+        assertThat(engine.openingsAndStrokes()).isNotNull();
+        assertThat(engine.strokes()).hasSizeGreaterThan(50);
         assertThat(engine.pageToOpenings().cells().cells())
                 .hasSameSizeAs(engine.openings().cells().cells());
         assertThat(engine.regions().count()).isGreaterThan(100);

@@ -176,7 +176,7 @@ public final class FillTexts {
     }
 
     private static int[] places(Change change) {
-        return change.swaps().stream().mapToInt(Swap::cell).toArray();
+        return change.swaps().stream().mapToInt(Swap::place).toArray();
     }
 
     private static Span span(int[] numbers) {

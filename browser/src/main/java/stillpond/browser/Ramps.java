@@ -15,13 +15,13 @@ public final class Ramps {
 
     /** The steps between two swatches, without those. @param count of all steps, 2 or more */
     @JSExport
-    public static RampStep[] between(String from, String fromHex, String to, String toHex, int count) {
+    public static TiedSwatch[] between(String from, String fromHex, String to, String toHex, int count) {
         List<Srgb> ramp = Mixing.ramp(List.of(Srgb.ofHex(fromHex), Srgb.ofHex(toHex)), count);
-        RampStep[] steps = new RampStep[count - 2];
+        TiedSwatch[] steps = new TiedSwatch[count - 2];
         for (int i = 0; i < steps.length; i++) {
             double share = (i + 1.0) / (count - 1);
             Paint paint = new Paint.Tied(UUID.fromString(from), new Tie.Mix(UUID.fromString(to), share));
-            steps[i] = new RampStep(ramp.get(i + 1).hex(), paint.text());
+            steps[i] = new TiedSwatch(ramp.get(i + 1).hex(), paint.text());
         }
         return steps;
     }

@@ -15,6 +15,7 @@ import org.teavm.jso.JSExportClasses;
     Ramps.class,
     SheetGroups.class,
     SheetRegions.class,
+    SheetStrokes.class,
     Stagings.class,
     WarmUp.class
 })

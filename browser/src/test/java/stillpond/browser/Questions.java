@@ -16,6 +16,7 @@ import stillpond.core.colour.Related;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.DamState;
 import stillpond.core.ledger.ColourOrder;
+import stillpond.core.line.DarkerThanBeside;
 import stillpond.core.region.Direction;
 
 /** Makes up arguments by chance; what a parameter means is told by its name. */
@@ -72,6 +73,10 @@ final class Questions {
             arguments[1] = part(openings, 0, 2 * third);
             arguments[2] = part(openings, 2 * third, openings.length);
             arguments[3] = part(openings, 0, third);
+        }
+        if (method.getDeclaringClass().equals(SheetStrokes.class)
+                && method.getName().equals("add")) {
+            arguments[3] = random.doubles(((int[]) arguments[2]).length).toArray();
         }
         return arguments;
     }
@@ -165,6 +170,12 @@ final class Questions {
                 start[8] &= 0x7f;
                 yield start;
             }
+            case "inkPx", "amount" -> random.nextDouble();
+            case "meant" -> new int[] {0};
+            case "basis" -> any(random, DarkerThanBeside.Basis.values()).name();
+            case "alsoAgainstNothing" -> random.nextBoolean();
+            case "areas" -> random.doubles(layer.count(), 1, 500).toArray();
+            case "source" -> any(random, SWATCHES);
             case "stands" -> random.nextBoolean();
             case "region" -> random.nextInt(regions);
             case "line", "way" ->

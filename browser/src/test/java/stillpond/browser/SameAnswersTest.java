@@ -121,6 +121,7 @@ class SameAnswersTest {
             }
         }
         askOfGroups(out, made, random);
+        askOfStrokes(out, made, random);
         askOfLine(out, random);
         askOfPlanes(out, layer, made, random);
     }
@@ -160,6 +161,20 @@ class SameAnswersTest {
         for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS; i++) {
             for (Method method : Exports.methods(OwnLine.class)) {
                 ask(out, line, method, Questions.of(method, random, null, 0));
+            }
+        }
+    }
+
+    private void askOfStrokes(BufferedWriter out, MadeLayer made, Random random) throws Exception {
+        SheetStrokes strokes = new SheetStrokes();
+        write(out, Map.of("make", "SheetStrokes", "arguments", List.of()));
+        Method add = SheetStrokes.class.getMethod("add", double.class, int[].class, int[].class, double[].class);
+        ask(out, strokes, add, Questions.of(add, random, made, 0));
+        for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS; i++) {
+            for (Method method : Exports.methods(SheetStrokes.class)) {
+                if (!Exports.isStatic(method)) {
+                    ask(out, strokes, method, Questions.of(method, random, made, 0));
+                }
             }
         }
     }

@@ -26,6 +26,7 @@ class PackageDirectionTest {
             "palette",
             "exchange",
             "fill",
+            "line",
             "ledger",
             "adopt",
             "carry",

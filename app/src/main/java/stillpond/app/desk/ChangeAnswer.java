@@ -16,7 +16,7 @@ import stillpond.core.gap.DamChange;
  * @param outcome {@code made}, {@code unneeded} or {@code refused}
  * @param reason for {@code refused}: why; for {@code made}: what was left alone, or null; for the user to read
  * @param words for {@code made}: what was done, for the user to read
- * @param layer for {@code made}: whose cells it speaks of, or null
+ * @param layer for {@code made}: whose cells and strokes it speaks of, or null
  * @param swaps for {@code made}: what it did to fills of the sheet
  * @param dams for {@code made}: what it did to dams
  * @param reach for {@code made}: what it did to the reach, or null
@@ -33,11 +33,11 @@ record ChangeAnswer(
         DamChange.@Nullable ReachSwap reach,
         Set<Part> parts) {
 
-    /** One cell's part. */
-    record SwapMessage(int cell, String before, String after) {
+    /** The part of one cell or stroke. @param place see {@link stillpond.core.fill.Places} */
+    record SwapMessage(int place, String before, String after) {
         static SwapMessage of(Swap swap) {
             return new SwapMessage(
-                    swap.cell(), swap.before().text(), swap.after().text());
+                    swap.place(), swap.before().text(), swap.after().text());
         }
     }
 

@@ -42,16 +42,16 @@ sealed interface ChangeMessage {
         }
     }
 
-    /** @param fills the cells that are to wear each fill, by its text */
+    /** @param fills the cells and strokes that are to wear each fill, by its text; see {@link stillpond.core.fill.Places} */
     record Lay(UUID id, UUID layer, Map<String, List<Integer>> fills) implements ChangeMessage {
         @Override
         public ChangeRequest read() {
-            Map<Integer, Fill> byCell = new HashMap<>();
-            require("fills", fills).forEach((text, cells) -> {
+            Map<Integer, Fill> byPlace = new HashMap<>();
+            require("fills", fills).forEach((text, places) -> {
                 Fill fill = Fill.ofText(text);
-                require("cells", cells).forEach(cell -> byCell.put(require("cell", cell), fill));
+                require("places", places).forEach(place -> byPlace.put(require("place", place), fill));
             });
-            return new ChangeRequest.Lay(id, require("layer", layer), byCell);
+            return new ChangeRequest.Lay(id, require("layer", layer), byPlace);
         }
     }
 

@@ -11,16 +11,19 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.StrokePlanes;
 import stillpond.app.sheet.UndoableChanges;
-import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.fill.Places;
 import stillpond.core.gap.Dams;
 import stillpond.core.history.UndoLine;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
+import stillpond.core.render.Meeting;
 
 /** Everything the desk needs to show a sheet, but for its planes. */
-record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette palette, LineState line) {
+record DeskState(
+        UUID sheet, String title, Meeting lineMeeting, List<LayerState> layers, SheetPalette palette, LineState line) {
 
     /** What the person can take back or do again, in no order: that follows from what is known of each. */
     record LineState(List<ChangeAnswer> changes, List<UndoLine.Known<UUID>> known) {
@@ -34,7 +37,10 @@ record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette
         }
     }
 
-    /** @param fills the cells that wear each fill */
+    /**
+     * @param strokes how the ink is cut into strokes; null while it is not
+     * @param fills the cells and strokes that wear each fill; see {@link stillpond.core.fill.Places}
+     */
     record LayerState(
             UUID id,
             int widthPx,
@@ -50,8 +56,26 @@ record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette
             Set<Integer> inked,
             String smallInk,
             String smallCells,
+            @Nullable StrokeState strokes,
             InkState inkSettings,
-            Map<String, List<Integer>> fills) {}
+            Map<String, List<Integer>> fills) {
+
+        /** Where the strokes are, if any of them is coloured. */
+        @Nullable
+        String strokesToShow() {
+            boolean isAnyWorn = fills.values().stream().flatMap(List::stream).anyMatch(Places::isStroke);
+            return strokes != null && isAnyWorn ? strokes.plane() : null;
+        }
+    }
+
+    /** @param plane where it is told which stroke a pixel belongs to @param widthPx how wide strokes are */
+    record StrokeState(String plane, int count, double widthPx) {
+        static @Nullable StrokeState of(@Nullable StrokePlanes strokes, String planes) {
+            return strokes == null
+                    ? null
+                    : new StrokeState(planes + strokes.plane(), strokes.count(), strokes.widthPx());
+        }
+    }
 
     /** Null where it is found from the picture. */
     record InkState(@Nullable Integer threshold, @Nullable Integer speckPx, Pencil pencil) {
@@ -69,27 +93,24 @@ record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette
         for (Layer layer : sheet.layers()) {
             layers.add(layer(layer, fills.get(layers.size()), dams.get(layers.size()), planes));
         }
-        return new DeskState(sheet.id(), sheet.title(), layers, palette, line);
+        return new DeskState(sheet.id(), sheet.title(), sheet.lineMeeting(), layers, palette, line);
     }
 
     /** Where the planes are that the first picture needs. */
     List<String> planes() {
         return layers.stream()
-                .flatMap(layer -> Stream.of(layer.cells(), layer.ink(), layer.openings()))
+                .flatMap(layer -> Stream.of(layer.cells(), layer.ink(), layer.openings(), layer.strokesToShow()))
                 .filter(Objects::nonNull)
                 .toList();
     }
 
     private static LayerState layer(Layer layer, Fills fills, Dams dams, String planes) {
-        Map<String, List<Integer>> cellsByFill = new TreeMap<>();
-        for (int cell = 0; cell < layer.cellCount(); cell++) {
-            Fill fill = fills.of(cell);
-            if (!fill.equals(Fill.NONE)) {
-                cellsByFill
-                        .computeIfAbsent(fill.text(), text -> new ArrayList<>())
-                        .add(cell);
-            }
-        }
+        Map<String, List<Integer>> placesByFill = new TreeMap<>();
+        fills.filled().stream()
+                .sorted()
+                .forEach(place -> placesByFill
+                        .computeIfAbsent(fills.of(place).text(), text -> new ArrayList<>())
+                        .add(place));
         return new LayerState(
                 layer.id(),
                 layer.widthPx(),
@@ -105,7 +126,8 @@ record DeskState(UUID sheet, String title, List<LayerState> layers, SheetPalette
                 dams.inked(),
                 planes + layer.smallInk(),
                 planes + layer.smallCells(),
+                StrokeState.of(layer.strokes(), planes),
                 InkState.of(layer.settings()),
-                cellsByFill);
+                placesByFill);
     }
 }

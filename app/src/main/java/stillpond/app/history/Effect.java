@@ -9,6 +9,7 @@ import stillpond.core.fill.Change;
 import stillpond.core.gap.DamChange;
 import stillpond.core.ledger.CellGroups;
 import stillpond.core.palette.CardsChange;
+import stillpond.core.render.Meeting;
 
 /** One thing that a change does to a project, told by what was before and what is after, so that it can be done the other way round. */
 public sealed interface Effect {
@@ -34,7 +35,7 @@ public sealed interface Effect {
         }
     }
 
-    /** Fills of a layer. */
+    /** Fills of a layer's cells and strokes. */
     record Filled(UUID onSheet, UUID layer, Change change) implements OnSheet {
         @Override
         public Effect inverse() {
@@ -96,6 +97,19 @@ public sealed interface Effect {
         @Override
         public Part part() {
             return Part.PAGE_FRAME;
+        }
+    }
+
+    /** What happens where two colours of a sheet's ink meet. */
+    record Met(UUID onSheet, Meeting before, Meeting after) implements OnSheet {
+        @Override
+        public Effect inverse() {
+            return new Met(onSheet, after, before);
+        }
+
+        @Override
+        public Part part() {
+            return Part.LINE_MEETING;
         }
     }
 

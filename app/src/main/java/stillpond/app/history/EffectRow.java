@@ -27,6 +27,7 @@ record EffectRow(
         RECUT,
         GROUPED,
         FRAMED,
+        MET,
         CAST,
         CARDS,
         STAGED

@@ -15,6 +15,7 @@ import stillpond.core.fill.Fill;
 import stillpond.core.fill.Swap;
 import stillpond.core.ledger.CellGroups;
 import stillpond.core.palette.CardsChange;
+import stillpond.core.render.Meeting;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -41,7 +42,7 @@ class EffectTexts {
                     filled.onSheet(),
                     filled.layer(),
                     null,
-                    swaps.stream().mapToInt(Swap::cell).toArray(),
+                    swaps.stream().mapToInt(Swap::place).toArray(),
                     swaps.stream().map(swap -> swap.before().text()).toArray(String[]::new),
                     swaps.stream().map(swap -> swap.after().text()).toArray(String[]::new));
         }
@@ -73,6 +74,13 @@ class EffectTexts {
         if (effect instanceof Effect.Framed framed) {
             return onSheet(EffectRow.Kind.FRAMED, framed.onSheet(), sides(framed.before()), sides(framed.after()));
         }
+        if (effect instanceof Effect.Met met) {
+            return onSheet(
+                    EffectRow.Kind.MET,
+                    met.onSheet(),
+                    new String[] {met.before().name()},
+                    new String[] {met.after().name()});
+        }
         if (effect instanceof Effect.Cast cast) {
             return onSheet(EffectRow.Kind.CAST, cast.onSheet(), ids(cast.before()), ids(cast.after()));
         }
@@ -101,6 +109,8 @@ class EffectTexts {
             case RECUT -> new Effect.Recut(row.sheetId(), row.replaced(), row.layerId());
             case GROUPED -> new Effect.Grouped(row.sheetId(), row.layerId(), groups(row.before()), groups(row.after()));
             case FRAMED -> new Effect.Framed(row.sheetId(), box(row.before()), box(row.after()));
+            case MET ->
+                new Effect.Met(row.sheetId(), Meeting.valueOf(row.before()[0]), Meeting.valueOf(row.after()[0]));
             case CAST -> new Effect.Cast(row.sheetId(), uuids(row.before()), uuids(row.after()));
             case CARDS -> new Effect.Cards(cards(row));
             case STAGED -> new Effect.Staged(entries(row.before()), entries(row.after()));

@@ -6,6 +6,8 @@ public enum Part {
     CELLS,
     GROUPS,
     PAGE_FRAME,
+    /** What happens where two colours of ink meet. */
+    LINE_MEETING,
     /** Who is on a sheet. */
     CAST,
     /** Cards, lights and wardrobes. */

@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import stillpond.core.fill.Fill;
+import stillpond.core.fill.Places;
 import stillpond.core.gap.DamState;
 
 /** A change that somebody asks for; {@code id} is made by the one who asks, so that asking twice changes nothing twice. */
@@ -16,18 +17,18 @@ public sealed interface ChangeRequest {
 
     UUID id();
 
-    /** Lays fills on cells, as one change. */
-    record Lay(UUID id, UUID layer, Map<Integer, Fill> fillByCell) implements ChangeRequest {
+    /** Lays fills on cells and strokes, as one change. @param fillByPlace see {@link Places} */
+    record Lay(UUID id, UUID layer, Map<Integer, Fill> fillByPlace) implements ChangeRequest {
         public Lay {
-            fillByCell = Collections.unmodifiableSortedMap(new TreeMap<>(fillByCell));
+            fillByPlace = Collections.unmodifiableSortedMap(new TreeMap<>(fillByPlace));
         }
 
-        public Lay(UUID id, UUID layer, Fill fill, List<Integer> cells) {
-            this(id, layer, cells.stream().distinct().collect(Collectors.toMap(Function.identity(), cell -> fill)));
+        public Lay(UUID id, UUID layer, Fill fill, List<Integer> places) {
+            this(id, layer, places.stream().distinct().collect(Collectors.toMap(Function.identity(), place -> fill)));
         }
 
-        List<Integer> cells() {
-            return List.copyOf(fillByCell.keySet());
+        List<Integer> places() {
+            return List.copyOf(fillByPlace.keySet());
         }
     }
 

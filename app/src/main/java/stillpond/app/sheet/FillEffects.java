@@ -14,7 +14,7 @@ import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Swap;
 
-/** Does changes of fills again, or the other way round, on the cells that are there now. */
+/** Does changes of fills again, or the other way round, on the cells and strokes that are there now. */
 @Component
 class FillEffects implements EffectKind<Effect.Filled> {
 
@@ -39,8 +39,8 @@ class FillEffects implements EffectKind<Effect.Filled> {
         StoredLayer then = sheet.layer(effect.layer());
         StoredLayer now = sheet.inPlaceOf(then);
         Change wanted = then == now ? effect.change() : inTheSamePlace(effect.change(), then.asLayer(), now.asLayer());
-        List<Integer> cells = wanted.swaps().stream().map(Swap::cell).toList();
-        Change possible = fills.current(now.id(), cells).takingBack(wanted.inverse());
+        List<Integer> places = wanted.swaps().stream().map(Swap::place).toList();
+        Change possible = fills.current(now.id(), places).takingBack(wanted.inverse());
         int leftAlone = wanted.swaps().size() - possible.swaps().size();
         Change change = fills.withPresentSwatches(possible);
         if (change.isEmpty()) {
@@ -51,15 +51,15 @@ class FillEffects implements EffectKind<Effect.Filled> {
         return new Done(Optional.of(new Effect.Filled(sheet.id(), now.id(), change)), leftAlone);
     }
 
-    /** A change of another cutting of the layer, said in the cells of the present one. */
+    /** A change of another cutting of the layer, said of the cells and strokes of the present one. */
     private Change inTheSamePlace(Change change, Layer then, Layer now) {
         Map<Integer, Swap> translated = new LinkedHashMap<>();
         change.swaps().stream()
                 .collect(Collectors.groupingBy(swap -> List.<Fill>of(swap.before(), swap.after())))
                 .forEach((both, group) -> {
-                    Set<Integer> cells = group.stream().map(Swap::cell).collect(Collectors.toSet());
-                    swaps.inTheSamePlace(then, cells, now)
-                            .forEach(cell -> translated.put(cell, new Swap(cell, both.get(0), both.get(1))));
+                    Set<Integer> places = group.stream().map(Swap::place).collect(Collectors.toSet());
+                    swaps.inTheSamePlace(then, places, now)
+                            .forEach(place -> translated.put(place, new Swap(place, both.get(0), both.get(1))));
                 });
         return new Change(List.copyOf(translated.values()));
     }

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import stillpond.core.fill.Places;
 import stillpond.core.ink.InkSettings;
 
 /**
@@ -15,6 +17,7 @@ import stillpond.core.ink.InkSettings;
  * @param ink density of the ink
  * @param cells the cell map
  * @param openings where cells meet without ink; null for a layer analysed before there were any
+ * @param strokes how its ink is cut into strokes; null while it is not
  * @param isSharp whether its gaps have been found by the present analysis
  * @param reach the level from which on they are dammed
  * @param regionCount how many regions there are under the present dams
@@ -33,15 +36,29 @@ public record Layer(
         int regionCount,
         String smallInk,
         String smallCells,
+        @Nullable StrokePlanes strokes,
         boolean isSharp) {
 
     public boolean hasCells(Collection<Integer> cells) {
         return cells.stream().allMatch(cell -> cell >= 0 && cell < cellCount);
     }
 
+    /** Whether the layer has these cells and strokes. @param places see {@link Places} */
+    public boolean hasPlaces(Collection<Integer> places) {
+        int strokeCount = strokes == null ? 0 : strokes.count();
+        return places.stream().allMatch(place -> place < cellCount && Places.stroke(place) < strokeCount);
+    }
+
     /** The names of the planes that a desk may ask for. */
     List<String> planes() {
-        return Stream.of(ink, cells, openings, smallInk, smallCells)
+        return Stream.of(
+                        ink,
+                        cells,
+                        openings,
+                        smallInk,
+                        smallCells,
+                        strokes == null ? null : strokes.plane(),
+                        strokes == null ? null : strokes.small())
                 .filter(Objects::nonNull)
                 .toList();
     }

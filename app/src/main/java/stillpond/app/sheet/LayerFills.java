@@ -56,11 +56,11 @@ class LayerFills {
         for (Swap swap : change.swaps()) {
             Fill fill = swap.after();
             if (fill.equals(Fill.NONE)) {
-                cleared.add(swap.cell());
+                cleared.add(swap.place());
             } else if (fill instanceof Fill.Flat flat && flat.opacity().equals(Opacity.FULL)) {
-                swatches.put(swap.cell(), flat.swatch());
+                swatches.put(swap.place(), flat.swatch());
             } else {
-                made.put(swap.cell(), fill);
+                made.put(swap.place(), fill);
             }
         }
         if (!swatches.isEmpty()) {
@@ -87,7 +87,7 @@ class LayerFills {
                 ? change
                 : new Change(change.swaps().stream()
                         .map(swap -> new Swap(
-                                swap.cell(), swap.before(), swap.after().without(removed)))
+                                swap.place(), swap.before(), swap.after().without(removed)))
                         .filter(swap -> !swap.before().equals(swap.after()))
                         .toList());
     }

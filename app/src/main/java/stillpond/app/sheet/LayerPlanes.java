@@ -1,8 +1,13 @@
 package stillpond.app.sheet;
 
+import org.jspecify.annotations.Nullable;
 import stillpond.core.ink.InkSettings;
 
-/** How a layer came to be: its settings, its size and the names under which its planes are kept. */
+/**
+ * How a layer came to be: its settings, its size and the names under which its planes are kept.
+ *
+ * @param strokes null while its ink is not cut into strokes
+ */
 record LayerPlanes(
         int analysisVersion,
         InkSettings settings,
@@ -16,4 +21,5 @@ record LayerPlanes(
         String cells,
         String openings,
         String smallInk,
-        String smallCells) {}
+        String smallCells,
+        @Nullable StrokePlanes strokes) {}

@@ -5,16 +5,19 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.MovedFills;
+import stillpond.core.fill.Places;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.ink.Placing;
 import stillpond.core.ink.Registration;
+import stillpond.core.line.MovedStrokes;
 
-/** Lets one cutting of a layer take the place of another, and fills go from the cells of the one to those of the other. */
+/** Lets one cutting of a layer take the place of another, and fills go from the cells and strokes of the one to those of the other. */
 @Component
 class LayerSwaps {
 
@@ -26,43 +29,61 @@ class LayerSwaps {
         this.planes = planes;
     }
 
-    /** What a layer just cut is to wear, and which fills found no place. */
+    /** What a layer just cut is to wear, and which fills of cells found no place. */
     MovedFills moved(Layer old, Layer fresh) {
-        return MovedFills.move(fills.worn(old.id()), cells(old), cells(fresh), placing(fresh, old));
+        Fills worn = fills.worn(old.id());
+        Placing placing = placing(fresh, old);
+        MovedFills cells = MovedFills.move(worn.ofCells(), cells(old), cells(fresh), placing);
+        return new MovedFills(cells.fills().withStrokes(strokes(worn.ofStrokes(), old, fresh, placing)), cells.lost());
     }
 
     /**
      * Brings back a layer that was replaced. It wears what it wore then, but for what has been filled since on the layer that stands in its place.
      */
     Fills restored(Layer present, Layer former) {
-        CellPlane presentCells = cells(present);
-        CellPlane formerCells = cells(former);
         Fills now = fills.worn(present.id());
         Fills then = fills.wornAside(former.id());
-        Fills atTheSwap = MovedFills.move(then, formerCells, presentCells, placing(present, former))
-                .fills();
-        Placing back = placing(former, present);
-        Fills nowBack = MovedFills.move(now, presentCells, formerCells, back).fills();
-        Fills swapBack =
-                MovedFills.move(atTheSwap, presentCells, formerCells, back).fills();
+        Fills atTheSwap = inTheSamePlace(former, then, present);
+        Fills nowBack = inTheSamePlace(present, now, former);
+        Fills swapBack = inTheSamePlace(present, atTheSwap, former);
         Map<Integer, Fill> restored = new HashMap<>();
-        for (int cell = 0; cell < former.cellCount(); cell++) {
-            boolean filledSince = !nowBack.of(cell).equals(swapBack.of(cell));
-            restored.put(cell, filledSince ? nowBack.of(cell) : then.of(cell));
-        }
+        Stream.of(nowBack, swapBack, then)
+                .flatMap(each -> each.filled().stream())
+                .forEach(place -> {
+                    boolean filledSince = !nowBack.of(place).equals(swapBack.of(place));
+                    restored.put(place, filledSince ? nowBack.of(place) : then.of(place));
+                });
         return Fills.of(restored);
     }
 
-    /** The cells of one layer that lie where some cells of another lie. */
-    Set<Integer> inTheSamePlace(Layer from, Set<Integer> cells, Layer to) {
+    /** The cells and strokes of one layer that lie where some of another lie. @param places see {@link Places} */
+    Set<Integer> inTheSamePlace(Layer from, Set<Integer> places, Layer to) {
         Fill mark = Fill.flat(new UUID(0, 0));
-        Fills marked = Fills.of(cells.stream().collect(Collectors.toMap(cell -> cell, cell -> mark)));
+        Fills marked = Fills.of(places.stream().collect(Collectors.toMap(place -> place, place -> mark)));
         return inTheSamePlace(from, marked, to).filled();
     }
 
-    /** What lies on the cells of one layer, on those of another. */
+    /** What lies on the cells and strokes of one layer, on those of another. */
     Fills inTheSamePlace(Layer from, Fills laid, Layer to) {
-        return MovedFills.move(laid, cells(from), cells(to), placing(to, from)).fills();
+        Fills ofCells = laid.ofCells();
+        Fills ofStrokes = laid.ofStrokes();
+        Placing placing = placing(to, from);
+        Fills moved = ofCells.filled().isEmpty()
+                ? ofCells
+                : MovedFills.move(ofCells, cells(from), cells(to), placing).fills();
+        return moved.withStrokes(strokes(ofStrokes, from, to, placing));
+    }
+
+    /** @param worn by the strokes of {@code from} */
+    private Fills strokes(Fills worn, Layer from, Layer to, Placing placing) {
+        StrokePlanes then = from.strokes();
+        StrokePlanes now = to.strokes();
+        if (worn.filled().isEmpty() || then == null || now == null) {
+            return Fills.none();
+        }
+        return then.plane().equals(now.plane())
+                ? worn
+                : MovedStrokes.move(worn, then.mapOf(from, planes), now.mapOf(to, planes), placing);
     }
 
     /** Where the pixels of one layer lie among those of another of the same page. */

@@ -5,6 +5,8 @@ import java.io.DataOutput;
 import java.io.IOException;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.concurrent.CompletableFuture;
+import org.jspecify.annotations.Nullable;
 import stillpond.core.cell.CellMap;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
@@ -12,6 +14,7 @@ import stillpond.core.format.UnreadableFile;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
+import stillpond.core.gap.ThinnedInk;
 import stillpond.core.ink.InkFinder;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.InkSettings;
@@ -19,11 +22,13 @@ import stillpond.core.ink.Pencil;
 import stillpond.core.ink.Picture;
 import stillpond.core.ink.StrokeWidth;
 import stillpond.core.render.SmallSheet;
+import stillpond.core.stroke.StrokeMap;
 
 /**
  * Line art, analysed and in the forms in which it is kept.
  *
  * @param analysisVersion see {@link Openings#VERSION}
+ * @param strokes null while its ink is not cut into strokes, or if there are none
  */
 record LineArt(
         int analysisVersion,
@@ -37,7 +42,8 @@ record LineArt(
         byte[] cells,
         byte[] openings,
         byte[] smallInk,
-        byte[] smallCells) {
+        byte[] smallCells,
+        @Nullable CutInk strokes) {
 
     private static final int UNSHARPENED = 0;
     private static final int LEFT_TO_US = -1;
@@ -48,14 +54,18 @@ record LineArt(
     /** @throws UnreadableFile if it holds nothing to fill or nothing that bounds a fill */
     static LineArt analyse(Picture picture, InkSettings settings) {
         InkPlane ink = ink(picture, settings);
-        return of(ink, settings, Openings.of(ink), Openings.VERSION);
+        ThinnedInk thinned = ThinnedInk.of(ink);
+        CompletableFuture<StrokeMap> strokes = CompletableFuture.supplyAsync(() -> StrokeMap.of(ink, thinned));
+        Openings openings = Openings.of(ink, thinned);
+        CutInk cut = CutInk.of(strokes.join(), openings.strokePx()).orElse(null);
+        return of(ink, settings, openings, Openings.VERSION, cut);
     }
 
     /** Only cut along its ink, which is quick; its gaps are still to be found. */
     static LineArt glance(Picture picture) {
         InkPlane ink = ink(picture, InkSettings.AUTOMATIC);
         Openings none = new Openings(CellMap.of(ink), List.of(), StrokeWidth.of(ink), 1, false);
-        return of(ink, InkSettings.AUTOMATIC, none, UNSHARPENED);
+        return of(ink, InkSettings.AUTOMATIC, none, UNSHARPENED, null);
     }
 
     private static InkPlane ink(Picture picture, InkSettings settings) {
@@ -64,7 +74,8 @@ record LineArt(
         return ink;
     }
 
-    private static LineArt of(InkPlane ink, InkSettings settings, Openings openings, int version) {
+    private static LineArt of(
+            InkPlane ink, InkSettings settings, Openings openings, int version, @Nullable CutInk strokes) {
         CellMap map = openings.cells();
         SmallSheet small = SmallSheet.of(map.plane(), ink, SMALL_LONG_SIDE_PX);
         return new LineArt(
@@ -79,7 +90,8 @@ record LineArt(
                 PlaneCodec.encode(map),
                 OpeningsCodec.encode(openings),
                 PlaneCodec.encode(small.ink()),
-                PlaneCodec.encode(small.cells()));
+                PlaneCodec.encode(small.cells()),
+                strokes);
     }
 
     private static void requireSomethingToFill(InkPlane ink) {
@@ -107,7 +119,8 @@ record LineArt(
                 planes.keep(cells),
                 planes.keep(openings),
                 planes.keep(smallInk),
-                planes.keep(smallCells));
+                planes.keep(smallCells),
+                strokes == null ? null : strokes.keepIn(planes));
     }
 
     void write(DataOutput out) throws IOException {
@@ -119,9 +132,9 @@ record LineArt(
         writeNumbers(areas, out);
         out.writeDouble(reach);
         for (byte[] plane : List.of(ink, cells, openings, smallInk, smallCells)) {
-            out.writeInt(plane.length);
-            out.write(plane);
+            writePlane(plane, out);
         }
+        CutInk.write(strokes, out);
     }
 
     static LineArt read(DataInput in) throws IOException {
@@ -137,7 +150,8 @@ record LineArt(
                 readPlane(in),
                 readPlane(in),
                 readPlane(in),
-                readPlane(in));
+                readPlane(in),
+                CutInk.read(in));
     }
 
     static void writeSettings(InkSettings settings, DataOutput out) throws IOException {
@@ -169,7 +183,12 @@ record LineArt(
         return numbers;
     }
 
-    private static byte[] readPlane(DataInput in) throws IOException {
+    static void writePlane(byte[] plane, DataOutput out) throws IOException {
+        out.writeInt(plane.length);
+        out.write(plane);
+    }
+
+    static byte[] readPlane(DataInput in) throws IOException {
         byte[] plane = new byte[in.readInt()];
         in.readFully(plane);
         return plane;

@@ -48,7 +48,7 @@ public class Moments {
                     && each.effect() instanceof Effect.Filled filled
                     && filled.layer().equals(layer)) {
                 for (Swap swap : filled.change().swaps()) {
-                    worn.put(swap.cell(), swap.before());
+                    worn.put(swap.place(), swap.before());
                 }
             }
         }

@@ -16,6 +16,7 @@ import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
+import stillpond.core.fill.Places;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
@@ -63,20 +64,23 @@ public class Replacing {
         long changed = 0;
         for (Sheet sheet : scope) {
             Set<Integer> found = new HashSet<>();
+            int before = effects.size();
             for (Layer layer : sheet.layers()) {
                 Change change = sheets.fills(layer).replacing(worn, by);
                 if (!change.isEmpty()) {
                     Regions joined = sheets.regions(layer);
                     Map<Integer, Fill> laid = new HashMap<>();
                     change.swaps().forEach(swap -> {
-                        found.add(joined.of(swap.cell()));
-                        laid.put(swap.cell(), swap.after());
+                        if (!Places.isStroke(swap.place())) {
+                            found.add(joined.of(swap.place()));
+                        }
+                        laid.put(swap.place(), swap.after());
                     });
                     changes.lay(sheet.id(), layer.id(), laid).ifPresent(effects::add);
                 }
             }
             regions += found.size();
-            changed += found.isEmpty() ? 0 : 1;
+            changed += effects.size() > before ? 1 : 0;
         }
         if (!effects.isEmpty()) {
             String where = changed == 1 ? "1 sheet" : changed + " sheets";

@@ -3,6 +3,7 @@ package stillpond.app.sheet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -18,6 +19,8 @@ import stillpond.app.history.Steps;
 import stillpond.app.palette.Palettes;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
+import stillpond.core.fill.Opacity;
+import stillpond.core.fill.Places;
 import stillpond.core.gap.DamChange;
 import stillpond.core.palette.Palette;
 import stillpond.core.refusal.Refusal;
@@ -140,9 +143,9 @@ public class SheetChanges {
      * @return empty if there was nothing to change
      * @throws Refusal if the sheet does not take them
      */
-    public Optional<Effect.Filled> lay(UUID sheetId, UUID layer, Map<Integer, Fill> fillByCell) {
+    public Optional<Effect.Filled> lay(UUID sheetId, UUID layer, Map<Integer, Fill> fillByPlace) {
         StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
-        ChangeRequest.Lay lay = new ChangeRequest.Lay(UUID.randomUUID(), layer, fillByCell);
+        ChangeRequest.Lay lay = new ChangeRequest.Lay(UUID.randomUUID(), layer, fillByPlace);
         objectionTo(sheet, lay).ifPresent(objection -> {
             throw new Refusal(sheet.title() + ": " + objection);
         });
@@ -150,7 +153,7 @@ public class SheetChanges {
     }
 
     private Optional<Effect.Filled> laid(StoredSheet sheet, ChangeRequest.Lay lay) {
-        Change change = fills.current(lay.layer(), lay.cells()).laying(lay.fillByCell());
+        Change change = fills.current(lay.layer(), lay.places()).laying(lay.fillByPlace());
         if (change.isEmpty()) {
             return Optional.empty();
         }
@@ -160,10 +163,19 @@ public class SheetChanges {
     }
 
     private static String words(Change change) {
-        long cells = change.swaps().size();
         boolean isClearing =
                 change.swaps().stream().allMatch(swap -> swap.after().equals(Fill.NONE));
-        return (isClearing ? "Cleared " : "Filled ") + cells + (cells == 1 ? " cell" : " cells");
+        long strokes = change.swaps().stream()
+                .filter(swap -> Places.isStroke(swap.place()))
+                .count();
+        long cells = change.swaps().size() - strokes;
+        String regions = (isClearing ? "Cleared " : "Filled ") + counted(cells, "cell");
+        String ink = (isClearing ? "Made black " : "Coloured ") + counted(strokes, "stroke");
+        return strokes == 0 ? regions : cells == 0 ? ink : regions + ", and " + ink.toLowerCase(Locale.ROOT);
+    }
+
+    private static String counted(long count, String what) {
+        return count + " " + what + (count == 1 ? "" : "s");
     }
 
     private ChangeOutcome keep(StoredSheet sheet, UUID author, UUID id, String words, Effect effect) {
@@ -174,21 +186,18 @@ public class SheetChanges {
     /** A fill that was on its way while the sheet was cut anew is laid in the same place. */
     private ChangeRequest.Lay onPresentLayer(StoredSheet sheet, ChangeRequest.Lay lay) {
         Optional<StoredLayer> then = sheet.find(lay.layer());
-        boolean isKnown = then.isPresent()
-                && lay.cells().stream()
-                        .allMatch(
-                                cell -> cell >= 0 && cell < then.get().asLayer().cellCount());
+        boolean isKnown = then.isPresent() && then.get().asLayer().hasPlaces(lay.places());
         if (!isKnown || then.get().isCurrent()) {
             return lay;
         }
         StoredLayer now = sheet.inPlaceOf(then.get());
-        Map<Integer, Fill> fillByCell = new HashMap<>();
-        lay.fillByCell().entrySet().stream()
+        Map<Integer, Fill> fillByPlace = new HashMap<>();
+        lay.fillByPlace().entrySet().stream()
                 .collect(Collectors.groupingBy(
                         Map.Entry::getValue, Collectors.mapping(Map.Entry::getKey, Collectors.toSet())))
-                .forEach((fill, cells) -> swaps.inTheSamePlace(then.get().asLayer(), cells, now.asLayer())
-                        .forEach(cell -> fillByCell.put(cell, fill)));
-        return new ChangeRequest.Lay(lay.id(), now.id(), fillByCell);
+                .forEach((fill, places) -> swaps.inTheSamePlace(then.get().asLayer(), places, now.asLayer())
+                        .forEach(place -> fillByPlace.put(place, fill)));
+        return new ChangeRequest.Lay(lay.id(), now.id(), fillByPlace);
     }
 
     private ChangeOutcome dam(StoredSheet sheet, UUID author, ChangeRequest.Dam dam) {
@@ -219,21 +228,30 @@ public class SheetChanges {
         if (layer.isEmpty()) {
             return Optional.of(ANALYSED_ANEW);
         }
-        List<Integer> cells = lay.cells();
-        if (cells.isEmpty()) {
-            return Optional.of("No region was named.");
+        List<Integer> places = lay.places();
+        if (places.isEmpty()) {
+            return Optional.of("No region and no stroke was named.");
         }
-        if (cells.get(0) < 0 || cells.get(cells.size() - 1) >= layer.get().cellCount()) {
-            return Optional.of("The line art has no such region any more.");
+        if (!layer.get().hasPlaces(places)) {
+            return Optional.of("The line art has no such region or stroke any more.");
         }
-        Optional<String> locked = groups.locked(lay.layer()).objectionTo(cells);
+        if (lay.fillByPlace().entrySet().stream()
+                .anyMatch(each -> Places.isStroke(each.getKey()) && !isForInk(each.getValue()))) {
+            return Optional.of("Ink wears one swatch, wholly: no gradient, no pattern, no opacity.");
+        }
+        Optional<String> locked = groups.locked(lay.layer()).objectionTo(places);
         if (locked.isPresent()) {
             return locked;
         }
         Palette palette = palettes.of(sheet.projectId());
-        boolean isOnCards = new HashSet<>(lay.fillByCell().values())
+        boolean isOnCards = new HashSet<>(lay.fillByPlace().values())
                 .stream().allMatch(fill -> fill.swatches().stream().allMatch(palette::has));
         return isOnCards ? Optional.empty() : Optional.of("This swatch is on none of the project's cards any more.");
+    }
+
+    private static boolean isForInk(Fill fill) {
+        return fill.equals(Fill.NONE)
+                || fill instanceof Fill.Flat flat && flat.opacity().equals(Opacity.FULL);
     }
 
     private ChangeOutcome step(StoredSheet sheet, UUID author, ChangeRequest.Step step) {

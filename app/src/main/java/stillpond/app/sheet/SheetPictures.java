@@ -10,10 +10,14 @@ import stillpond.core.format.Resolution;
 import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
+import stillpond.core.palette.SwatchColours;
 import stillpond.core.render.AddedInk;
 import stillpond.core.render.CellColours;
+import stillpond.core.render.InkColours;
+import stillpond.core.render.Meeting;
 import stillpond.core.render.SheetPainter;
 import stillpond.core.render.SmallSheet;
+import stillpond.core.stroke.StrokeMap;
 
 /** Paints sheets. */
 @Service
@@ -36,12 +40,12 @@ public class SheetPictures {
         this.motifs = motifs;
     }
 
-    /** A layer and the colours that its cells show, ready to be painted. */
-    public record Coloured(Layer layer, CellColours colours) {
+    /** A layer and the colours that its cells and its strokes show, ready to be painted. */
+    public record Coloured(Layer layer, CellColours colours, InkColours.Worn ink) {
 
         /** Changes whenever the small picture does. */
         public String smallVersion() {
-            return layer.smallInk() + layer.smallCells() + colours.version();
+            return layer.smallInk() + layer.smallCells() + colours.version() + ink.version();
         }
     }
 
@@ -51,9 +55,12 @@ public class SheetPictures {
                 .orElseGet(() -> new Moments.Worn(sheet.frontLayer(), sheets.fills(sheet.frontLayer())));
         Layer layer = worn.layer();
         Fills fills = worn.fills();
+        SwatchColours shown = colours.of(sheet, showing);
+        int strokes = layer.strokes() == null ? 0 : layer.strokes().count();
         return new Coloured(
                 layer,
-                CellColours.of(fills, colours.of(sheet, showing), motifs.of(sheet.project()), layer.cellCount()));
+                CellColours.of(fills, shown, motifs.of(sheet.project()), layer.cellCount()),
+                InkColours.worn(fills.ofStrokes(), shown, strokes));
     }
 
     /** Small enough for a strip of sheets. */
@@ -61,7 +68,8 @@ public class SheetPictures {
         Layer layer = coloured.layer();
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.smallCells()));
         SmallSheet small = new SmallSheet(cells, PlaneCodec.decodeInk(planes.content(layer.smallInk())));
-        return small.paint(coloured.colours().inPixelsOf(layer.widthPx() / (double) cells.widthPx()));
+        return small.paint(
+                coloured.colours().inPixelsOf(layer.widthPx() / (double) cells.widthPx()), smallInk(coloured, cells));
     }
 
     /** That of the line art as it came. */
@@ -83,7 +91,28 @@ public class SheetPictures {
         return SheetPainter.composed(
                 PlaneCodec.decodeCells(planes.content(layer.cells())),
                 withAddedInk(layer, PlaneCodec.decodeInk(planes.content(layer.ink()))),
-                coloured.colours());
+                coloured.colours(),
+                ink(coloured, sheet.lineMeeting()));
+    }
+
+    private InkColours ink(Coloured coloured, Meeting meeting) {
+        Layer layer = coloured.layer();
+        StrokePlanes strokes = layer.strokes();
+        if (strokes == null || coloured.ink().isBlack()) {
+            return InkColours.BLACK;
+        }
+        return coloured.ink().on(strokes.mapOf(layer, planes), meeting, strokes.widthPx());
+    }
+
+    /** There, where a stroke is hardly as wide as a pixel, colours meet as they may. */
+    private InkColours smallInk(Coloured coloured, CellPlane size) {
+        StrokePlanes strokes = coloured.layer().strokes();
+        if (strokes == null || coloured.ink().isBlack()) {
+            return InkColours.BLACK;
+        }
+        CellPlane small = PlaneCodec.decodeCells(planes.content(strokes.small()));
+        return coloured.ink()
+                .on(new StrokeMap(size.widthPx(), size.heightPx(), small, strokes.count()), Meeting.HARD, 1);
     }
 
     private InkPlane withAddedInk(Layer layer, InkPlane ink) {

@@ -16,11 +16,14 @@ import stillpond.core.check.Finding;
 import stillpond.core.check.SheetCheck;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
+import stillpond.core.format.PlaneCodec;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Palette;
+import stillpond.core.stroke.Stroke;
+import stillpond.core.stroke.Strokes;
 
 /** The sheets of projects and what they wear now. */
 @Service
@@ -153,6 +156,17 @@ public class Sheets {
     @Transactional(readOnly = true)
     public Regions regions(Layer layer) {
         return Regions.of(layerDams.openings(layer), layerDams.of(layer));
+    }
+
+    /** The strokes of a layer's ink by their numbers; none while it is not cut. */
+    public List<Stroke> strokes(Layer layer) {
+        StrokePlanes strokes = layer.strokes();
+        return strokes == null
+                ? List.of()
+                : Strokes.of(
+                        strokes.mapOf(layer, planes),
+                        PlaneCodec.decodeInk(planes.content(layer.ink())),
+                        PlaneCodec.decodeCells(planes.content(layer.cells())));
     }
 
     /** What is wrong or suspicious on a layer. */

@@ -2,6 +2,7 @@ package stillpond.app.sheet;
 
 import jakarta.persistence.CascadeType;
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -13,6 +14,7 @@ import jakarta.persistence.Table;
 import java.util.Arrays;
 import java.util.OptionalInt;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
@@ -54,6 +56,9 @@ class StoredLayer {
     private String smallInk;
     private String smallCells;
 
+    @Embedded
+    private @Nullable StrokePlanes strokes;
+
     protected StoredLayer() {}
 
     StoredLayer(int position, LayerPlanes planes) {
@@ -80,6 +85,7 @@ class StoredLayer {
         this.cells = planes.cells();
         this.smallInk = planes.smallInk();
         this.smallCells = planes.smallCells();
+        this.strokes = planes.strokes();
     }
 
     StoredLayer copy() {
@@ -98,7 +104,8 @@ class StoredLayer {
                         cells,
                         openings,
                         smallInk,
-                        smallCells));
+                        smallCells,
+                        strokes));
     }
 
     /** The same line art in more cells, as the layer with an id. */
@@ -119,7 +126,8 @@ class StoredLayer {
                         planes.cells(),
                         planes.openings(),
                         smallInk,
-                        planes.smallCells()));
+                        planes.smallCells(),
+                        strokes));
     }
 
     UUID id() {
@@ -174,6 +182,7 @@ class StoredLayer {
                 regionCount,
                 smallInk,
                 smallCells,
+                strokes,
                 analysisVersion == Openings.VERSION);
     }
 

@@ -2,6 +2,8 @@ package stillpond.app.sheet;
 
 import jakarta.persistence.CascadeType;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.OneToMany;
@@ -13,6 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.SQLRestriction;
+import stillpond.core.render.Meeting;
 
 @Entity
 @Table(name = "sheet")
@@ -28,6 +31,9 @@ class StoredSheet {
     private long revision;
     private Instant madeAt;
     private Instant removedAt;
+
+    @Enumerated(EnumType.STRING)
+    private Meeting lineMeeting = Meeting.SOFT;
 
     /** Those that the sheet has now; within a transaction that replaces one, that one too. */
     @OneToMany(cascade = CascadeType.ALL)
@@ -56,6 +62,7 @@ class StoredSheet {
     /** A new sheet with the same line art, behind the others of its scene. */
     StoredSheet copy(String newTitle, int newPosition, Instant now) {
         StoredSheet copy = new StoredSheet(projectId, sceneId, newTitle, newPosition, now);
+        copy.lineMeeting = lineMeeting;
         currentLayers().forEach(layer -> copy.addLayer(layer.copy()));
         return copy;
     }
@@ -72,6 +79,14 @@ class StoredSheet {
     /** @param at null to bring it back */
     void remove(Instant at) {
         removedAt = at;
+    }
+
+    Meeting lineMeeting() {
+        return lineMeeting;
+    }
+
+    void setLineMeeting(Meeting meeting) {
+        lineMeeting = meeting;
     }
 
     boolean isRemoved() {
@@ -158,6 +173,7 @@ class StoredSheet {
                 sceneId,
                 title,
                 revision,
+                lineMeeting,
                 layers.stream()
                         .filter(StoredLayer::isCurrent)
                         .map(StoredLayer::asLayer)

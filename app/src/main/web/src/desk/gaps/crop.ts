@@ -1,4 +1,5 @@
 import type { ReadableAtom } from "nanostores";
+import type { InkStrokes } from "../lines/ink-strokes";
 import type { Fills } from "../model/fills";
 import { onPaper } from "../model/looks";
 import type { InkPlane } from "../model/planes";
@@ -12,6 +13,7 @@ export class Crop {
     private readonly regions: Regions,
     private readonly ink: ReadableAtom<InkPlane>,
     private readonly fills: Fills,
+    private readonly strokes: InkStrokes,
   ) {}
 
   paint(canvas: HTMLCanvasElement, opening: Opening): void {
@@ -65,9 +67,10 @@ export class Crop {
       return;
     }
     const [red, green, blue, opacity] = this.fills.wornAt(numbers[y * width + x]!, x + 0.5, y + 0.5);
-    const light = 1 - this.ink.get().density[y * width + x]! / 255;
-    data[at] = onPaper(red, opacity) * light;
-    data[at + 1] = onPaper(green, opacity) * light;
-    data[at + 2] = onPaper(blue, opacity) * light;
+    const dark = this.ink.get().density[y * width + x]! / 255;
+    const ink = this.strokes.colourAt(x, y);
+    data[at] = onPaper(red, opacity) * (1 - dark) + ink[0] * dark;
+    data[at + 1] = onPaper(green, opacity) * (1 - dark) + ink[1] * dark;
+    data[at + 2] = onPaper(blue, opacity) * (1 - dark) + ink[2] * dark;
   }
 }

@@ -1,6 +1,7 @@
 import { atom } from "nanostores";
 import type { Fills } from "../model/fills";
 import type { Direction, Regions } from "../model/regions";
+import { isStroke } from "../model/places";
 import { NO_FILL, type Fill, type MadeChange } from "../model/state";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
@@ -23,6 +24,10 @@ export class Hand {
   readonly sampling = atom(false);
   /** Presses draw dams instead of filling. */
   readonly damming = atom(false);
+  /** Presses colour ink instead of filling regions. */
+  readonly lining = atom(false);
+  /** The stroke pointed at, as a place, while ink is coloured. */
+  readonly stroke = atom<number | undefined>(undefined);
   /** Presses gather regions instead of filling them. */
   readonly gathering = atom(false);
   /** The fill laid last, and the one copied; undefined until there is one. */
@@ -39,8 +44,9 @@ export class Hand {
     private readonly work: Work,
     private readonly view: SheetView,
   ) {
-    const outline = () => view.point(this.cellsHere());
+    const outline = () => view.point(this.lining.get() ? [] : this.cellsHere());
     this.cell.listen(outline);
+    this.lining.listen(outline);
     regions.changed.listen(outline);
   }
 
@@ -52,7 +58,8 @@ export class Hand {
     }
   }
 
-  takeTool(tool: "fill" | "sample" | "dam" | "gather"): void {
+  takeTool(tool: "fill" | "sample" | "dam" | "gather" | "line"): void {
+    this.lining.set(tool === "line");
     this.gathering.set(tool === "gather");
     this.sampling.set(tool === "sample");
     this.damming.set(tool === "dam");
@@ -182,8 +189,14 @@ export class Hand {
     this.layHere(this.laidLast);
   }
 
+  /** Clears the region pointed at; while ink is coloured, makes the stroke pointed at black. */
   clearHere(): void {
-    this.layHere(NO_FILL);
+    const stroke = this.stroke.get();
+    if (stroke === undefined) {
+      this.layHere(NO_FILL);
+    } else {
+      this.work.lay(NO_FILL, [stroke]);
+    }
   }
 
   /** Lays a fill on the cell pointed at, without taking it into the hand; nothing happens beside the sheet or without a fill. */
@@ -271,9 +284,10 @@ export class Hand {
     this.work.whenSettled(() => this.tell("Done again", this.work.redo()));
   }
 
+  /** That of the stroke pointed at, while ink is coloured. */
   private fillHereNow(): Fill | undefined {
-    const cell = this.cell.get();
-    return cell === undefined ? undefined : this.fills.of(cell);
+    const place = this.stroke.get() ?? this.cell.get();
+    return place === undefined ? undefined : this.fills.of(place);
   }
 
   private lay(fill: Fill, cells: number[]): void {
@@ -290,8 +304,11 @@ export class Hand {
     if (!change) {
       this.said.set("Nothing more");
     } else if (change.swaps.length > 0) {
-      const regions = this.regionsOf(change.swaps.map((swap) => swap.cell));
-      this.said.set(`${what}: ${regions === 1 ? "1 region" : `${regions} regions`}`);
+      const places = change.swaps.map((swap) => swap.place);
+      const regions = this.regionsOf(places.filter((place) => !isStroke(place)));
+      const strokes = places.filter(isStroke).length;
+      const said = [counted(regions, "region"), counted(strokes, "stroke")].filter((each) => each !== "");
+      this.said.set(`${what}: ${said.join(" and ")}`);
     } else {
       this.said.set(`${what}: ${change.words || "a change of gaps"}`);
     }
@@ -315,4 +332,9 @@ export class Hand {
   private firstInSight(): number {
     return this.view.cellAt(this.view.camera.middle) ?? 0;
   }
+}
+
+/** Empty if there is none. */
+function counted(count: number, what: string): string {
+  return count === 0 ? "" : `${count} ${what}${count === 1 ? "" : "s"}`;
 }

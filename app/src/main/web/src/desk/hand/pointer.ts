@@ -52,7 +52,10 @@ export class PointerInput {
     canvas.addEventListener("pointerup", (event) => this.onUp(event));
     canvas.addEventListener("pointercancel", (event) => this.onCancel(event));
     canvas.addEventListener("contextmenu", (event) => this.onSecondButton(event));
-    canvas.addEventListener("pointerleave", () => hand.pointAt(undefined));
+    canvas.addEventListener("pointerleave", () => {
+      hand.pointAt(undefined);
+      targets.pointedAt(undefined);
+    });
     canvas.addEventListener("wheel", (event) => this.onWheel(event), { passive: false });
   }
 

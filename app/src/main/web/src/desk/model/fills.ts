@@ -2,15 +2,21 @@ import { atom } from "nanostores";
 import { FillTexts } from "rules";
 import { Looks, hexOf, rgbaOf, type Rgba } from "./looks";
 import { madeOf, swatchesOf, wearing } from "./made";
+import { isStroke, placeOfStroke, strokeOf } from "./places";
 import { NO_FILL, type Card, type Fill, type LayerState, type Swap, type Swatch } from "./state";
 
 const CLEAR: Rgba = [0, 0, 0, 0];
+const BLACK: Rgba = [0, 0, 0, 255];
 
-/** The fills of one layer as they stand on screen, and the colours that they resolve to. */
+/**
+ * The fills of one layer as they stand on screen, and the colours that they resolve to. What wears a fill is a *place*: a cell by its number, or a stroke by the numbers from -1 down.
+ */
 export class Fills {
   /** How many cells wear a fill. */
   readonly filled = atom(0);
-  /** Counts up with every change of a cell. */
+  /** How many strokes wear a fill. */
+  readonly inked = atom(0);
+  /** Counts up with every change of a cell or stroke. */
   readonly painted = atom(0);
 
   /** Those of several colours. */
@@ -25,6 +31,7 @@ export class Fills {
   private readonly tried = new Map<Fill, Rgba>();
   private readonly triedCells = new Map<number, Rgba>();
   private fillOfCell: Fill[];
+  private fillOfStroke: Fill[];
   private readonly swatches = new Map<Fill, Swatch>();
   private readonly cards = new Map<
     Fill,
@@ -34,14 +41,16 @@ export class Fills {
   private hidden = new Set<number>();
   private shownAs: ((cell: number) => Rgba) | undefined;
   private eyes: ((colour: Rgba) => Rgba) | undefined;
-  private listener: (cell: number) => void = () => {};
+  private listener: (place: number) => void = () => {};
 
   constructor(
     public layer: string,
     cellCount: number,
+    strokeCount: number,
     cards: Card[],
   ) {
     this.fillOfCell = new Array<Fill>(cellCount).fill(NO_FILL);
+    this.fillOfStroke = new Array<Fill>(strokeCount).fill(NO_FILL);
     this.learn(cards);
   }
 
@@ -116,7 +125,7 @@ export class Fills {
 
   private paintAll(): void {
     this.looks.renew();
-    this.fillOfCell.forEach((_, cell) => this.listener(cell));
+    this.places().forEach((place) => this.listener(place));
     this.painted.set(this.painted.get() + 1);
   }
 
@@ -124,15 +133,27 @@ export class Fills {
     return this.fillOfCell.length;
   }
 
-  /** Calls back for each cell whose colour changes. */
-  onChange(listener: (cell: number) => void): void {
+  /** All cells, then all strokes. */
+  places(): number[] {
+    return [...this.fillOfCell.keys(), ...this.strokes()];
+  }
+
+  /** All strokes, as places. */
+  strokes(): number[] {
+    return Array.from(this.fillOfStroke, (_, stroke) => placeOfStroke(stroke));
+  }
+
+  /** Calls back for each place whose colour changes. */
+  onChange(listener: (place: number) => void): void {
     this.listener = listener;
   }
 
-  /** Goes on with other cells, none of which wears a fill yet. */
-  become(layer: string, cellCount: number): void {
+  /** Goes on with other cells and strokes, none of which wears a fill yet. */
+  become(layer: string, cellCount: number, strokeCount: number): void {
     this.layer = layer;
     this.fillOfCell = new Array<Fill>(cellCount).fill(NO_FILL);
+    this.fillOfStroke = new Array<Fill>(strokeCount).fill(NO_FILL);
+    this.inked.set(0);
     this.looks.clear();
     this.filled.set(0);
   }
@@ -147,13 +168,11 @@ export class Fills {
 
   /** Takes over what the server knows. */
   load(state: LayerState): void {
-    const wanted = new Array<Fill>(this.cellCount).fill(NO_FILL);
-    for (const [fill, cells] of Object.entries(state.fills)) {
-      for (const cell of cells) {
-        wanted[cell] = fill;
-      }
+    const wanted = new Map<number, Fill>();
+    for (const [fill, places] of Object.entries(state.fills)) {
+      places.forEach((place) => wanted.set(place, fill));
     }
-    wanted.forEach((fill, cell) => this.set(cell, fill));
+    this.places().forEach((place) => this.set(place, wanted.get(place) ?? NO_FILL));
   }
 
   /** By cell; not to be changed. */
@@ -161,21 +180,21 @@ export class Fills {
     return this.fillOfCell;
   }
 
-  of(cell: number): Fill {
-    return this.fillOfCell[cell] ?? NO_FILL;
+  of(place: number): Fill {
+    return (isStroke(place) ? this.fillOfStroke[strokeOf(place)] : this.fillOfCell[place]) ?? NO_FILL;
   }
 
-  /** The cells that take a colour from a swatch. */
+  /** The places that take a colour from a swatch. */
   using(swatch: Fill): number[] {
-    return [...this.fillOfCell.keys()].filter((cell) => swatchesOf(this.of(cell)).includes(swatch));
+    return this.places().filter((place) => swatchesOf(this.of(place)).includes(swatch));
   }
 
   /** What laying one swatch wherever another is worn, in whatever kind of fill, would lay. */
   replacing(swatch: Fill, by: Fill): Map<Fill, number[]> {
     const laid = new Map<Fill, number[]>();
-    for (const cell of this.using(swatch)) {
-      const fill = wearing(this.of(cell), (each) => (each === swatch ? by : each));
-      laid.set(fill, [...(laid.get(fill) ?? []), cell]);
+    for (const place of this.using(swatch)) {
+      const fill = wearing(this.of(place), (each) => (each === swatch ? by : each));
+      laid.set(fill, [...(laid.get(fill) ?? []), place]);
     }
     return laid;
   }
@@ -195,47 +214,59 @@ export class Fills {
     return [...this.fillOfCell.keys()].filter((cell) => this.of(cell) === fill);
   }
 
-  set(cell: number, fill: Fill): void {
-    const before = this.of(cell);
+  set(place: number, fill: Fill): void {
+    const before = this.of(place);
     if (before === fill) {
       return;
     }
-    this.fillOfCell[cell] = fill;
+    if (isStroke(place)) {
+      this.fillOfStroke[strokeOf(place)] = fill;
+    } else {
+      this.fillOfCell[place] = fill;
+    }
     this.looks.take(fill);
     this.looks.drop(before);
-    this.filled.set(this.filled.get() + Number(fill !== NO_FILL) - Number(before !== NO_FILL));
-    this.listener(cell);
+    const count = isStroke(place) ? this.inked : this.filled;
+    count.set(count.get() + Number(fill !== NO_FILL) - Number(before !== NO_FILL));
+    this.listener(place);
     this.painted.set(this.painted.get() + 1);
   }
 
-  /** What laying a fill on some cells would change. */
-  laying(fill: Fill, cells: Iterable<number>): Swap[] {
-    const meant = [...new Set(cells)];
-    const worn = meant.map((cell) => this.of(cell));
+  /** What laying a fill in some places would change. */
+  laying(fill: Fill, places: Iterable<number>): Swap[] {
+    const meant = [...new Set(places)];
+    const worn = meant.map((place) => this.of(place));
     return [...FillTexts.laying(fill, worn)].map((i) => ({
-      cell: meant[i]!,
+      place: meant[i]!,
       before: worn[i]!,
       after: fill,
     }));
   }
 
-  /** What taking some swaps back would change; a cell that was changed since is left alone. */
+  /** What taking some swaps back would change; what was changed since is left alone. */
   takingBack(swaps: Swap[]): Swap[] {
     const taken = FillTexts.takingBack(
-      swaps.map((swap) => this.of(swap.cell)),
+      swaps.map((swap) => this.of(swap.place)),
       swaps.map((swap) => swap.before),
       swaps.map((swap) => swap.after),
     );
     return [...taken].map((i) => {
-      const { cell, before, after } = swaps[i]!;
-      return { cell, before: after, after: before };
+      const { place, before, after } = swaps[i]!;
+      return { place, before: after, after: before };
     });
   }
 
   apply(swaps: Swap[]): void {
     for (const swap of swaps) {
-      this.set(swap.cell, swap.after);
+      this.set(swap.place, swap.after);
     }
+  }
+
+  /** The colour of a stroke as it is looked at. */
+  inkColourOf(place: number): Rgba {
+    const worn = this.shownAs || this.hidden.has(place) ? CLEAR : this.worn(place);
+    const colour = worn[3] === 0 ? BLACK : worn;
+    return this.eyes ? this.eyes(colour) : colour;
   }
 
   /** The colour of a cell as it is looked at; the mean of several. */
@@ -253,9 +284,9 @@ export class Fills {
     return isPlain ? undefined : this.looks.numberOf(this.of(cell));
   }
 
-  /** The colour of a cell however the sheet is looked at; the mean of several. */
-  worn(cell: number): Rgba {
-    return this.triedCells.get(cell) ?? this.colour(this.of(cell));
+  /** The colour of a place however the sheet is looked at; the mean of several. */
+  worn(place: number): Rgba {
+    return this.triedCells.get(place) ?? this.colour(this.of(place));
   }
 
   /** The colour of a cell at a place of the sheet, however the sheet is looked at. */
@@ -267,6 +298,10 @@ export class Fills {
   /** A swatch by the fill that is it all over; undefined for every other fill. */
   swatch(fill: Fill): Swatch | undefined {
     return this.swatches.get(fill);
+  }
+
+  allSwatches(): Swatch[] {
+    return [...this.swatches.values()];
   }
 
   /** Some swatch, for want of a better one. */

@@ -1,6 +1,7 @@
 import type { Seen, Stored } from "messages";
 import { atom, type WritableAtom } from "nanostores";
 import { call, lines, Refusal } from "../../shared/http";
+import type { InkStrokes } from "../lines/ink-strokes";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
@@ -29,6 +30,7 @@ export class NewCells {
     private readonly work: Work,
     private readonly hand: Hand,
     private readonly small: SmallPicture,
+    private readonly strokes: InkStrokes,
   ) {}
 
   /**
@@ -102,9 +104,10 @@ export class NewCells {
       this.ink.set(ink);
     }
     this.view.become(map, ink);
-    this.fills.become(layer.id, layer.cellCount);
+    this.fills.become(layer.id, layer.cellCount, layer.strokes?.count ?? 0);
     this.regions.become(map, layer);
     this.work.takeOver(state);
+    this.strokes.become(layer);
     this.small.show(smallCells, smallInk, layer.widthPx);
     this.becameOthers.set(this.becameOthers.get() + 1);
   }

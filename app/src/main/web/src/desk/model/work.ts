@@ -70,9 +70,9 @@ export class Work {
     this.previewed = [];
   }
 
-  /** Lays a fill on some cells; returns those that it changed. */
-  lay(fill: Fill, cells: Iterable<number>): number[] {
-    return this.layAll(new Map([[fill, cells]]));
+  /** Lays a fill in some places; returns those that it changed. */
+  lay(fill: Fill, places: Iterable<number>): number[] {
+    return this.layAll(new Map([[fill, places]]));
   }
 
   /** Lets cells keep their fills where there is an objection; the server knows the same and refuses what slips through. */
@@ -89,13 +89,13 @@ export class Work {
     return objection !== undefined;
   }
 
-  /** Lays each fill on its cells, as one change; returns the cells that it changed: none if one of them is locked. */
-  layAll(cellsByFill: ReadonlyMap<Fill, Iterable<number>>): number[] {
+  /** Lays each fill in its places, as one change; returns the places that it changed: none if one of them is locked. */
+  layAll(placesByFill: ReadonlyMap<Fill, Iterable<number>>): number[] {
     const changed: Record<Fill, number[]> = {};
-    for (const [fill, cells] of cellsByFill) {
-      const swaps = this.fills.laying(fill, cells);
+    for (const [fill, places] of placesByFill) {
+      const swaps = this.fills.laying(fill, places);
       if (swaps.length > 0) {
-        changed[fill] = swaps.map((swap) => swap.cell);
+        changed[fill] = swaps.map((swap) => swap.place);
       }
     }
     const all = Object.values(changed).flat();
@@ -309,5 +309,5 @@ export class Work {
 }
 
 function inverse(swaps: Swap[]): Swap[] {
-  return swaps.map((swap) => ({ cell: swap.cell, before: swap.after, after: swap.before }));
+  return swaps.map((swap) => ({ place: swap.place, before: swap.after, after: swap.before }));
 }

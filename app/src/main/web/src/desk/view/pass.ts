@@ -57,6 +57,11 @@ export class Pass {
     }
   }
 
+  /** Sets a uniform of pairs of numbers. */
+  setPairs(name: string, pairs: Float32Array): void {
+    this.gl.uniform2fv(this.placeOf(name), pairs);
+  }
+
   setWhole(name: string, value: number): void {
     this.gl.uniform1i(this.placeOf(name), value);
   }

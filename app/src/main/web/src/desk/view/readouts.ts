@@ -57,6 +57,9 @@ export function showHelp(hand: Hand): void {
     if (hand.damming.get()) {
       return "Click an opening, sweep over several, or draw a line. Alt lifts; Shift brushes.";
     }
+    if (hand.lining.get()) {
+      return "Click ink or sweep over it. Alt: black again. Shift: all ink of that colour.";
+    }
     if (hand.gathering.get()) {
       return "Click regions or sweep over them to gather them; then fill them all at once.";
     }
@@ -71,7 +74,9 @@ export function showHelp(hand: Hand): void {
   const showTool = () => {
     hint.textContent = resting();
     const [sampling, damming, gathering] = [hand.sampling.get(), hand.damming.get(), hand.gathering.get()];
-    byId("tool-fill").setAttribute("aria-pressed", String(!sampling && !damming && !gathering));
+    const lining = hand.lining.get();
+    byId("tool-fill").setAttribute("aria-pressed", String(!sampling && !damming && !gathering && !lining));
+    byId("tool-line").setAttribute("aria-pressed", String(lining));
     byId("tool-gather").setAttribute("aria-pressed", String(gathering));
     byId("tool-sample").setAttribute("aria-pressed", String(sampling));
     byId("tool-dam").setAttribute("aria-pressed", String(damming));
@@ -79,10 +84,12 @@ export function showHelp(hand: Hand): void {
   hand.sampling.subscribe(showTool);
   hand.damming.subscribe(showTool);
   hand.gathering.subscribe(showTool);
+  hand.lining.subscribe(showTool);
   byId("tool-fill").addEventListener("click", () => hand.takeTool("fill"));
   byId("tool-sample").addEventListener("click", () => hand.takeTool("sample"));
   byId("tool-gather").addEventListener("click", () => hand.takeTool("gather"));
   byId("tool-dam").addEventListener("click", () => hand.takeTool("dam"));
+  byId("tool-line").addEventListener("click", () => hand.takeTool("line"));
 }
 
 export function showDelivery(work: Work): void {

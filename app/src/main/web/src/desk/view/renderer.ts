@@ -1,3 +1,4 @@
+import { SheetStrokes } from "rules";
 import type { CellPlane, InkPlane } from "../model/planes";
 import type { Look, Rgba } from "../model/looks";
 import type { Camera } from "./camera";
@@ -5,6 +6,7 @@ import type { Pass } from "./pass";
 import type { Passes } from "./passes";
 import { CellTable } from "./cell-table";
 import { LookTextures } from "./look-textures";
+import { StrokeTextures } from "./stroke-textures";
 import { cellLevel, makeTiles, type Box, type Tile } from "./tiles";
 
 /** How the sheet is looked at; none of it changes the sheet. */
@@ -47,6 +49,9 @@ export class Renderer {
   private rippled: Box | undefined;
   private gathered: Box | undefined;
   private isDimmed = false;
+  private strokes: StrokeTextures | undefined;
+  private meetingPx = 0;
+  private readonly taps = Float32Array.from(SheetStrokes.meetingTaps());
 
   constructor(
     private readonly passes: Passes,
@@ -67,6 +72,39 @@ export class Renderer {
   setColour(cell: number, colour: Rgba): void {
     this.colours.bytes.set(colour, cell * 4);
     this.colours.touch();
+  }
+
+  /** Begins to show the colours of ink, or takes over other strokes; none is coloured yet. */
+  showStrokes(sheet: CellPlane, plane: CellPlane, count: number): void {
+    this.dropStrokes();
+    this.strokes = new StrokeTextures(this.gl, this.tiles, sheet, plane, count);
+  }
+
+  /** Shows all ink black. */
+  dropStrokes(): void {
+    this.tiles.forEach((tile) => {
+      tile.strokes?.dispose();
+      tile.strokes = undefined;
+    });
+    this.strokes?.dispose();
+    this.strokes = undefined;
+  }
+
+  setInkColour(stroke: number, colour: Rgba): void {
+    this.strokes?.setColour(stroke, colour);
+  }
+
+  pointStrokes(strokes: readonly number[]): void {
+    this.strokes?.point(strokes);
+  }
+
+  meanStrokes(strokes: readonly number[]): void {
+    this.strokes?.mean(strokes);
+  }
+
+  /** How wide the disc is in which colours of ink that meet are mixed, in sheet pixels; 0: they are not. */
+  setMeeting(px: number): void {
+    this.meetingPx = px;
   }
 
   /** Lets a cell show a look of several colours, by its number; undefined: the colour of the cell. */
@@ -145,6 +183,7 @@ export class Renderer {
     const sheet = this.sheetPass(camera, looking);
     this.begin(sheet, camera, looking);
     this.looks.bind(sheet);
+    this.strokes?.bind(sheet, this.meetingPx, this.taps);
     sheet.set("inkCut", looking.inkCut);
     this.tiles.forEach((tile) => tile.draw(sheet));
     if (ripple && this.rippled) {
@@ -175,6 +214,7 @@ export class Renderer {
       ...(looking.inkCut > 0 ? ["CUT"] : []),
       ...(looking.greys ? ["GREYS"] : []),
       ...(this.looks.areWorn ? ["LOOKS"] : []),
+      ...(this.strokes ? ["LINES"] : []),
     ];
     return this.passes.sheet(ways);
   }

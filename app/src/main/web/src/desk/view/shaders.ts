@@ -54,8 +54,8 @@ bool marked(vec2 p, uint bit) {
 `;
 
 /**
- * The sheet itself. Every way of looking is a program of its own (FINE, CUT, GREYS, and LOOKS where cells wear fills of several
- * colours): drawing in software runs both sides of a condition for every pixel.
+ * The sheet itself. Every way of looking is a program of its own (FINE, CUT, GREYS, LOOKS where cells wear fills of several
+ * colours, LINES where ink is coloured): drawing in software runs both sides of a condition for every pixel.
  */
 export const SHEET = `${TILE}
 uniform float inkCut;       // ink is all or nothing from this density on
@@ -107,6 +107,33 @@ vec3 paintAt(vec2 p) {
 }
 #endif
 
+#ifdef LINES
+uniform usampler2D strokes;     // the stroke of each pixel of the plane of strokes, from this tile on
+uniform sampler2D inkColours;   // by stroke
+uniform usampler2D strokeMarks; // by stroke: bit 0 pointed at, bit 1 meant by an act
+uniform vec4 strokePlacing;     // x, y of the tile in the plane of strokes; that many of its pixels across and down for one of the sheet
+uniform float meeting;          // within this many sheet pixels colours that meet are mixed; 0: they are not
+uniform vec2 taps[16];          // in a disc of radius 1
+
+uint strokeAt(vec2 p) {
+  ivec2 last = textureSize(strokes, 0) - 1;
+  return texelFetch(strokes, clamp(ivec2(floor(p * strokePlacing.zw) - strokePlacing.xy), ivec2(0), last), 0).r;
+}
+
+vec3 inkColourAt(vec2 p) {
+  uint mark = texelFetch(strokeMarks, entry(strokeAt(p)), 0).r;
+  bool light = mod(gl_FragCoord.x + gl_FragCoord.y, 7.0) < 3.5;
+  if ((mark & 1u) != 0u) return vec3(light ? 1.0 : 0.09);
+  if ((mark & 2u) != 0u && light) return vec3(0.62);
+  if (meeting == 0.0) return texelFetch(inkColours, entry(strokeAt(p)), 0).rgb;
+  vec3 sum = vec3(0);
+  for (int tap = 0; tap < 16; tap++) {
+    sum += texelFetch(inkColours, entry(strokeAt(p + taps[tap] * meeting)), 0).rgb;
+  }
+  return sum / 16.0;
+}
+#endif
+
 void main() {
 #ifdef FINE
   float reach = 0.25 / placing.x;
@@ -120,7 +147,11 @@ void main() {
   float soft = min(0.15, 0.05 / placing.x);
   density = smoothstep(inkCut - soft, inkCut + 0.004, density);
 #endif
+#ifdef LINES
+  vec3 shown = density == 0.0 ? flats : mix(flats, inkColourAt(at), density * inkShown);
+#else
   vec3 shown = flats * (1.0 - density * inkShown);
+#endif
 #ifdef GREYS
   // CIE lightness, so that equal steps of grey are equal steps of value.
   vec3 linear = mix(shown / 12.92, pow((shown + 0.055) / 1.055, vec3(2.4)), step(0.04045, shown));

@@ -1,5 +1,6 @@
 import type { Fills } from "../model/fills";
-import type { CellMap, InkPlane } from "../model/planes";
+import { isStroke, strokeOf } from "../model/places";
+import type { CellMap, CellPlane, InkPlane } from "../model/planes";
 import { Camera, type Point } from "./camera";
 import type { MotifPictures } from "./motif-pictures";
 import type { Passes } from "./passes";
@@ -32,15 +33,19 @@ export class SheetView {
     passes: Passes,
     private map: CellMap,
     ink: InkPlane,
-    fills: Fills,
+    private readonly fills: Fills,
     motifs: MotifPictures,
   ) {
     this.canvas = passes.canvas;
     this.camera = new Camera(map.plane);
     this.renderer = new Renderer(passes, map.plane, ink, map.layer.count(), map.layer.strokePx());
-    fills.onChange((cell) => {
-      this.renderer.setColour(cell, fills.colourOf(cell));
-      this.renderer.setLook(cell, fills.lookOf(cell));
+    fills.onChange((place) => {
+      if (isStroke(place)) {
+        this.renderer.setInkColour(strokeOf(place), fills.inkColourOf(place));
+      } else {
+        this.renderer.setColour(place, fills.colourOf(place));
+        this.renderer.setLook(place, fills.lookOf(place));
+      }
       this.draw();
     });
     const learn = () => {
@@ -54,6 +59,39 @@ export class SheetView {
     motifs.came.listen(learn);
     new ResizeObserver(() => this.resize()).observe(this.canvas);
     this.resize();
+  }
+
+  /** Begins to show the colours of ink, with strokes that may be others than before. */
+  showStrokes(plane: CellPlane, count: number): void {
+    this.renderer.showStrokes(this.map.plane, plane, count);
+    this.fills
+      .strokes()
+      .forEach((place) => this.renderer.setInkColour(strokeOf(place), this.fills.inkColourOf(place)));
+    this.draw();
+  }
+
+  /** Shows all ink black: there are no strokes any more. */
+  dropStrokes(): void {
+    this.renderer.dropStrokes();
+    this.draw();
+  }
+
+  /** Marks these strokes as the ones pointed at. */
+  pointStrokes(strokes: readonly number[]): void {
+    this.renderer.pointStrokes(strokes);
+    this.draw();
+  }
+
+  /** Marks the strokes that an act would be about. */
+  meanStrokes(strokes: readonly number[]): void {
+    this.renderer.meanStrokes(strokes);
+    this.draw();
+  }
+
+  /** @param meetingPx how far colours of ink that meet run into each other, in sheet pixels; 0: not at all */
+  letInkMeet(meetingPx: number): void {
+    this.renderer.setMeeting(meetingPx);
+    this.draw();
   }
 
   /** Goes on with other cells; their colours come with their fills. @param ink only if it is another too, of the same size */

@@ -1,7 +1,10 @@
 import { oncePerFrame } from "../../shared/frames";
+import type { InkStrokes } from "../lines/ink-strokes";
 import type { Fills } from "../model/fills";
-import { onPaper } from "../model/looks";
+import { onPaper, type Rgba } from "../model/looks";
 import type { CellPlane, InkPlane } from "../model/planes";
+
+const NO_INK: Rgba = [0, 0, 0, 255];
 
 /** The present sheet's small picture, in the strip and on the map, painted again as it is filled. */
 export class SmallPicture {
@@ -13,8 +16,10 @@ export class SmallPicture {
   constructor(
     private readonly canvases: HTMLCanvasElement[],
     private readonly fills: Fills,
+    private readonly strokes: InkStrokes,
   ) {
     fills.painted.listen(this.paintSoon);
+    strokes.changed.listen(this.paintSoon);
   }
 
   /** @param sheetWidth in sheet pixels */
@@ -45,10 +50,12 @@ export class SmallPicture {
     for (let i = 0; i < numbers.length; i++) {
       const [x, y] = [i % full.width, Math.floor(i / full.width)];
       const [red, green, blue, opacity] = this.fills.wornAt(numbers[i]!, (x + 0.5) * step, (y + 0.5) * step);
-      const light = (255 - density[i]!) / 255;
-      data[4 * i] = onPaper(red, opacity) * light;
-      data[4 * i + 1] = onPaper(green, opacity) * light;
-      data[4 * i + 2] = onPaper(blue, opacity) * light;
+      const dark = density[i]! / 255;
+      const ink =
+        dark > 0 ? this.strokes.colourAt(Math.floor((x + 0.5) * step), Math.floor((y + 0.5) * step)) : NO_INK;
+      data[4 * i] = onPaper(red, opacity) * (1 - dark) + ink[0] * dark;
+      data[4 * i + 1] = onPaper(green, opacity) * (1 - dark) + ink[1] * dark;
+      data[4 * i + 2] = onPaper(blue, opacity) * (1 - dark) + ink[2] * dark;
       data[4 * i + 3] = 255;
     }
     context.putImageData(image, 0, 0);

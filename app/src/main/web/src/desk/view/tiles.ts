@@ -1,5 +1,6 @@
 import type { CellPlane, InkPlane } from "../model/planes";
 import type { Pass } from "./pass";
+import type { TileStrokes } from "./stroke-textures";
 import { nearestTexture } from "./texture";
 
 const MAX_TILE_PX = 4096;
@@ -16,12 +17,14 @@ export interface Box {
 
 /** The part of a layer that a texture can hold. */
 export class Tile {
+  /** Only while ink is coloured, or about to be. */
+  strokes: TileStrokes | undefined;
   private ink: WebGLTexture;
   private cells: WebGLTexture;
 
   constructor(
     private readonly gl: WebGL2RenderingContext,
-    private readonly box: Box,
+    readonly box: Box,
     cells: CellPlane,
     ink: InkPlane,
   ) {
@@ -56,6 +59,7 @@ export class Tile {
     pass.set("tile", x, y, width, height);
     pass.bind(0, "cells", this.cells);
     pass.bind(1, "ink", this.ink);
+    this.strokes?.bind(pass);
     this.gl.drawArrays(this.gl.TRIANGLE_STRIP, 0, 4);
   }
 }
@@ -74,7 +78,7 @@ export function makeTiles(gl: WebGL2RenderingContext, cells: CellPlane, ink: Ink
 }
 
 /** Lets textures be filled out of a box of a plane. */
-function fromBox(gl: WebGL2RenderingContext, rowLength: number, { x, y }: Box): void {
+export function fromBox(gl: WebGL2RenderingContext, rowLength: number, { x, y }: Box): void {
   gl.pixelStorei(gl.UNPACK_ALIGNMENT, 1);
   gl.pixelStorei(gl.UNPACK_ROW_LENGTH, rowLength);
   gl.pixelStorei(gl.UNPACK_SKIP_PIXELS, x);

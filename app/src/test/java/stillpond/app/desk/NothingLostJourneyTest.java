@@ -139,6 +139,6 @@ class NothingLostJourneyTest {
     }
 
     private int filled() {
-        return POND.bean(Sheets.class).fills(sheet.frontLayer()).filledCells();
+        return POND.bean(Sheets.class).fills(sheet.frontLayer()).filled().size();
     }
 }

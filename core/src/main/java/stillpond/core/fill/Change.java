@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Set;
 import stillpond.core.refusal.Refusal;
 
-/** What one act did to the fills of a layer: each cell at most once. */
+/** What one act did to the fills of a layer: each cell and each stroke at most once. */
 public record Change(List<Swap> swaps) {
 
     public Change {
         swaps = List.copyOf(swaps);
-        Set<Integer> cells = new HashSet<>();
+        Set<Integer> places = new HashSet<>();
         for (Swap swap : swaps) {
-            if (!cells.add(swap.cell())) {
-                throw new Refusal("Cell " + swap.cell() + " stands twice in one change.");
+            if (!places.add(swap.place())) {
+                throw new Refusal("Place " + swap.place() + " stands twice in one change.");
             }
         }
     }

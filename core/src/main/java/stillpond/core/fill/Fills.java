@@ -11,52 +11,72 @@ import java.util.TreeSet;
 import java.util.UUID;
 import stillpond.core.refusal.Refusal;
 
-/** The fills of a layer's cells at one moment; a cell that is not in it wears {@link Fill#NONE}. */
+/** The fills of a layer's cells and strokes at one moment, by {@link Places place}; what is not in it wears {@link Fill#NONE}. */
 public final class Fills {
 
-    private final Map<Integer, Fill> fillOfCell;
+    private final Map<Integer, Fill> fillOfPlace;
 
-    private Fills(Map<Integer, Fill> fillOfCell) {
-        this.fillOfCell = fillOfCell;
+    private Fills(Map<Integer, Fill> fillOfPlace) {
+        this.fillOfPlace = fillOfPlace;
     }
 
     public static Fills none() {
         return new Fills(Map.of());
     }
 
-    public static Fills of(Map<Integer, Fill> fillOfCell) {
-        Map<Integer, Fill> filled = new HashMap<>(fillOfCell);
+    public static Fills of(Map<Integer, Fill> fillOfPlace) {
+        Map<Integer, Fill> filled = new HashMap<>(fillOfPlace);
         filled.values().removeIf(Fill.NONE::equals);
         return new Fills(filled);
     }
 
-    public Fill of(int cell) {
-        return fillOfCell.getOrDefault(cell, Fill.NONE);
+    public Fill of(int place) {
+        return fillOfPlace.getOrDefault(place, Fill.NONE);
     }
 
-    /** How many cells wear a fill. */
-    public int filledCells() {
-        return fillOfCell.size();
-    }
-
-    /** The cells that wear a fill. */
+    /** What wears a fill. */
     public Set<Integer> filled() {
-        return Set.copyOf(fillOfCell.keySet());
+        return Set.copyOf(fillOfPlace.keySet());
     }
 
-    /** The change that lays one fill on some cells; cells that wear it already are left out. */
-    public Change laying(Fill fill, List<Integer> cells) {
+    /** Those of cells alone. */
+    public Fills ofCells() {
+        Map<Integer, Fill> cells = new HashMap<>(fillOfPlace);
+        cells.keySet().removeIf(Places::isStroke);
+        return new Fills(cells);
+    }
+
+    /** Those of strokes alone, by the numbers of the strokes. */
+    public Fills ofStrokes() {
+        Map<Integer, Fill> strokes = new HashMap<>();
+        fillOfPlace.forEach((place, fill) -> {
+            if (Places.isStroke(place)) {
+                strokes.put(Places.stroke(place), fill);
+            }
+        });
+        return new Fills(strokes);
+    }
+
+    /** These of cells, together with what strokes wear. @param strokes by the numbers of the strokes */
+    public Fills withStrokes(Fills strokes) {
+        Map<Integer, Fill> all = new HashMap<>(fillOfPlace);
+        strokes.fillOfPlace.forEach((stroke, fill) -> all.put(Places.ofStroke(stroke), fill));
+        return new Fills(all);
+    }
+
+    /** The change that lays one fill in some places; those that wear it already are left out. */
+    public Change laying(Fill fill, List<Integer> places) {
         Map<Integer, Fill> laid = new LinkedHashMap<>();
-        cells.forEach(cell -> laid.put(cell, fill));
+        places.forEach(place -> laid.put(place, fill));
         return laying(laid);
     }
 
-    /** The change that lays on each cell a fill of its own; cells that wear theirs already are left out. */
-    public Change laying(Map<Integer, Fill> fillByCell) {
+    /** The change that lays in each place a fill of its own; those that wear theirs already are left out. */
+    public Change laying(Map<Integer, Fill> fillByPlace) {
         List<Swap> swaps = new ArrayList<>();
-        fillByCell.forEach((cell, fill) -> {
-            if (!of(cell).equals(fill)) {
-                swaps.add(new Swap(cell, of(cell), fill));
+        fillByPlace.forEach((place, fill) -> {
+            if (!of(place).equals(fill)) {
+                swaps.add(new Swap(place, of(place), fill));
             }
         });
         return new Change(swaps);
@@ -65,9 +85,9 @@ public final class Fills {
     /** The change that lets whatever wears one of some swatches, in a flat fill or in any other, wear another. */
     public Change replacing(Set<UUID> swatches, UUID by) {
         Map<Integer, Fill> replaced = new TreeMap<>();
-        fillOfCell.forEach((cell, fill) -> {
+        fillOfPlace.forEach((place, fill) -> {
             if (fill.swatches().stream().anyMatch(swatches::contains)) {
-                replaced.put(cell, fill.wearing(each -> swatches.contains(each) ? by : each));
+                replaced.put(place, fill.wearing(each -> swatches.contains(each) ? by : each));
             }
         });
         return laying(replaced);
@@ -75,37 +95,37 @@ public final class Fills {
 
     /** The change that makes these fills wear what others wear. */
     public Change becoming(Fills others) {
-        Set<Integer> cells = new TreeSet<>(fillOfCell.keySet());
-        cells.addAll(others.fillOfCell.keySet());
-        return new Change(cells.stream()
-                .filter(cell -> !of(cell).equals(others.of(cell)))
-                .map(cell -> new Swap(cell, of(cell), others.of(cell)))
+        Set<Integer> places = new TreeSet<>(fillOfPlace.keySet());
+        places.addAll(others.fillOfPlace.keySet());
+        return new Change(places.stream()
+                .filter(place -> !of(place).equals(others.of(place)))
+                .map(place -> new Swap(place, of(place), others.of(place)))
                 .toList());
     }
 
     /**
-     * The change that takes another one back. A cell that no longer wears what that change gave it was changed since, by
+     * The change that takes another one back. What no longer wears what that change gave it was changed since, by
      * somebody else, and is left alone.
      */
     public Change takingBack(Change change) {
         return new Change(change.inverse().swaps().stream()
-                .filter(swap -> of(swap.cell()).equals(swap.before()))
+                .filter(swap -> of(swap.place()).equals(swap.before()))
                 .toList());
     }
 
     /**
      * The fills after a change.
      *
-     * @throws Refusal if a cell does not wear what the change says it wore before
+     * @throws Refusal if anything does not wear what the change says it wore before
      */
     public Fills after(Change change) {
-        Map<Integer, Fill> changed = new HashMap<>(fillOfCell);
+        Map<Integer, Fill> changed = new HashMap<>(fillOfPlace);
         for (Swap swap : change.swaps()) {
-            if (!of(swap.cell()).equals(swap.before())) {
-                throw new Refusal("Cell " + swap.cell() + " wears "
-                        + of(swap.cell()).text() + ", not " + swap.before().text() + ".");
+            if (!of(swap.place()).equals(swap.before())) {
+                throw new Refusal("Place " + swap.place() + " wears "
+                        + of(swap.place()).text() + ", not " + swap.before().text() + ".");
             }
-            changed.put(swap.cell(), swap.after());
+            changed.put(swap.place(), swap.after());
         }
         return of(changed);
     }

@@ -77,8 +77,8 @@ public record MovedFills(Fills fills, List<Integer> lost) {
         }
     }
 
-    /** Of two that are worn alike, the one whose text comes first, so that the answer is always the same. */
-    private static Fill mostWorn(Map<Fill, Long> byFill) {
+    /** What at least half of all wears, or nothing. Of two that are worn alike it is the one whose text comes first, so that the answer is always the same. */
+    public static Fill mostWorn(Map<Fill, Long> byFill) {
         long all = byFill.values().stream().mapToLong(Long::longValue).sum();
         return byFill.entrySet().stream()
                 .filter(entry -> 2 * entry.getValue() >= all)

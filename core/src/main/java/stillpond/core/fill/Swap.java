@@ -1,21 +1,13 @@
 package stillpond.core.fill;
 
-import stillpond.core.refusal.Refusal;
-
 /**
- * One cell's part in a change.
+ * The part that one cell or stroke has in a change.
  *
- * @param cell number of the cell in its layer, from 0
+ * @param place a cell or a stroke of the layer; see {@link Places}
  */
-public record Swap(int cell, Fill before, Fill after) {
-
-    public Swap {
-        if (cell < 0) {
-            throw new Refusal("Cells are numbered from 0, not " + cell + ".");
-        }
-    }
+public record Swap(int place, Fill before, Fill after) {
 
     Swap inverse() {
-        return new Swap(cell, after, before);
+        return new Swap(place, after, before);
     }
 }

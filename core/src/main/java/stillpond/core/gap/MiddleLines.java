@@ -1,7 +1,5 @@
 package stillpond.core.gap;
 
-import stillpond.core.ink.InkPlane;
-
 /**
  * The middle lines of a page's ink, cut where they cross. They lie on the page as closures are searched on it, on which strokes are as wide whatever the resolution.
  *
@@ -15,9 +13,9 @@ public record MiddleLines(int widthPx, int heightPx, double strokePx, boolean[] 
     /** No line. */
     public static final int NONE = -1;
 
-    public static MiddleLines of(InkPlane page) {
-        SearchPage search = SearchPage.of(page);
-        int[] lines = Skeleton.lines(search);
+    public static MiddleLines of(ThinnedInk thinned) {
+        SearchPage search = thinned.page();
+        int[] lines = thinned.skeleton().lines();
         int count = 0;
         for (int line : lines) {
             count = Math.max(count, line + 1);

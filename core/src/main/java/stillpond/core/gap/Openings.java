@@ -19,8 +19,8 @@ import stillpond.core.refusal.Refusal;
  */
 public record Openings(CellMap cells, List<Opening> openings, double strokePx, double defaultReach, boolean isLimited) {
 
-    /** The version of the analysis; raised when the same ink would give other cells or openings. */
-    public static final int VERSION = 4;
+    /** The version of the analysis; raised when the same ink would give other cells, openings or strokes. */
+    public static final int VERSION = 5;
 
     /** Nobody would ever want a dam there: the pieces are one cell. */
     private static final double NEVER = 0.005;
@@ -41,8 +41,16 @@ public record Openings(CellMap cells, List<Opening> openings, double strokePx, d
         return of(ink, GapModel.shipped());
     }
 
+    /** @param thinned the same ink */
+    public static Openings of(InkPlane ink, ThinnedInk thinned) {
+        return of(Pieces.cut(ink, thinned), GapModel.shipped());
+    }
+
     public static Openings of(InkPlane ink, GapModel model) {
-        Pieces pieces = Pieces.cut(ink);
+        return of(Pieces.cut(ink), model);
+    }
+
+    private static Openings of(Pieces pieces, GapModel model) {
         double[] strengths = model.strengths(pieces.graph());
         int[] cellOfPiece = cells(pieces, strengths);
         List<Opening> openings = openings(pieces, strengths, cellOfPiece);

@@ -74,9 +74,14 @@ final class Pieces {
     }
 
     static Pieces cut(InkPlane page) {
-        SearchPage search = SearchPage.of(page);
+        return cut(page, ThinnedInk.of(page));
+    }
+
+    /** @param thinned of the page */
+    static Pieces cut(InkPlane page, ThinnedInk thinned) {
+        SearchPage search = thinned.page();
         CompletableFuture<List<Closure>> necks = CompletableFuture.supplyAsync(() -> Necks.find(search));
-        List<StrokeEnd> ends = Skeleton.ends(search);
+        List<StrokeEnd> ends = thinned.skeleton().ends();
         List<Closure> found = new ArrayList<>(EndPairs.find(search, ends));
         found.addAll(EndRays.find(search, ends));
         found.addAll(necks.join());

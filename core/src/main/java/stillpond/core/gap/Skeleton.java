@@ -49,27 +49,19 @@ final class Skeleton {
         this.thin = Thinning.thin(page.ink(), width, height);
     }
 
-    static List<StrokeEnd> ends(SearchPage page) {
+    static Skeleton of(SearchPage page) {
         Skeleton skeleton = new Skeleton(page);
         for (int i = 0; i < PRUNINGS; i++) {
             skeleton.prune();
         }
-        return skeleton.findEnds();
+        return skeleton;
     }
 
     /**
      * The lines between crossings and ends, by the number that each pixel has; {@link MiddleLines#NONE} where no line is, and at crossings. They are numbered by their first
      * pixel in reading order.
      */
-    static int[] lines(SearchPage page) {
-        Skeleton skeleton = new Skeleton(page);
-        for (int i = 0; i < PRUNINGS; i++) {
-            skeleton.prune();
-        }
-        return skeleton.numbered();
-    }
-
-    private int[] numbered() {
+    int[] lines() {
         int[] lines = new int[thin.length];
         Arrays.fill(lines, MiddleLines.NONE);
         int[] waiting = new int[thin.length];
@@ -113,7 +105,7 @@ final class Skeleton {
         }
     }
 
-    private List<StrokeEnd> findEnds() {
+    List<StrokeEnd> ends() {
         List<StrokeEnd> ends = new ArrayList<>();
         for (int i = 0; i < thin.length; i++) {
             if (thin[i] && degree(i) == 1) {

@@ -22,13 +22,19 @@ public final class SheetPainter {
         return paint(cells, (i, colour) -> colour, colours.hardEdged());
     }
 
-    /** The sheet as it looks: black ink over flats over white paper, blended in gamma-encoded sRGB as the ink was drawn. */
-    public static Picture composed(CellPlane cells, InkPlane ink, CellColours colours) {
+    /** The sheet as it looks: ink over flats over white paper, blended in gamma-encoded sRGB as the ink was drawn. */
+    public static Picture composed(CellPlane cells, InkPlane ink, CellColours colours, InkColours inkColours) {
         if (ink.widthPx() != cells.widthPx() || ink.heightPx() != cells.heightPx()) {
             throw new Refusal("Ink and cells are of different sizes.");
         }
         byte[] density = ink.density();
-        return paint(cells, (i, colour) -> underInk(overPaper(colour), density[i] & 0xff), colours);
+        int width = cells.widthPx();
+        return paint(
+                cells,
+                (i, colour) -> density[i] == 0
+                        ? 0xff000000 | overPaper(colour)
+                        : underInk(overPaper(colour), inkColours.argbAt(i % width, i / width), density[i] & 0xff),
+                colours);
     }
 
     private static Picture paint(CellPlane cells, IntBinaryOperator finish, CellColours colours) {
@@ -59,15 +65,14 @@ public final class SheetPainter {
         return (channel * opacity + 255 * (255 - opacity) + 127) / 255;
     }
 
-    private static int underInk(int argb, int density) {
-        int light = 255 - density;
-        int red = dim(argb >> 16 & 0xff, light);
-        int green = dim(argb >> 8 & 0xff, light);
-        int blue = dim(argb & 0xff, light);
+    private static int underInk(int argb, int ink, int density) {
+        int red = mix(argb >> 16 & 0xff, ink >> 16 & 0xff, density);
+        int green = mix(argb >> 8 & 0xff, ink >> 8 & 0xff, density);
+        int blue = mix(argb & 0xff, ink & 0xff, density);
         return 0xff000000 | red << 16 | green << 8 | blue;
     }
 
-    private static int dim(int channel, int light) {
-        return (channel * light + 127) / 255;
+    private static int mix(int channel, int ink, int density) {
+        return (channel * (255 - density) + ink * density + 127) / 255;
     }
 }

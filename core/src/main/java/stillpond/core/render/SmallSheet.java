@@ -4,6 +4,7 @@ import java.util.stream.IntStream;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
+import stillpond.core.stroke.StrokeMap;
 
 /**
  * A layer made small once, so that its picture can be painted again after every fill for next to nothing.
@@ -34,8 +35,21 @@ public record SmallSheet(CellPlane cells, InkPlane ink) {
                 new InkPlane(scale.smallWidth(), scale.smallHeight(), density, ink.threshold()));
     }
 
-    public Picture paint(CellColours colours) {
-        return SheetPainter.composed(cells, ink, colours);
+    /** The stroke in the middle of each block of pixels that becomes one. @param longSidePx as of {@link #of} */
+    public static CellPlane strokesOf(StrokeMap map, int longSidePx) {
+        int longSide = Math.max(map.pageWidthPx(), map.pageHeightPx());
+        Scale scale = new Scale(map.pageWidthPx(), map.pageHeightPx(), Math.min(1, longSidePx / (double) longSide));
+        int[] numbers = new int[scale.smallWidth() * scale.smallHeight()];
+        for (int y = 0, i = 0; y < scale.smallHeight(); y++) {
+            for (int x = 0; x < scale.smallWidth(); x++, i++) {
+                numbers[i] = map.strokeAt(scale.middleX(x), scale.middleY(y));
+            }
+        }
+        return new CellPlane(scale.smallWidth(), scale.smallHeight(), numbers);
+    }
+
+    public Picture paint(CellColours colours, InkColours inkColours) {
+        return SheetPainter.composed(cells, ink, colours, inkColours);
     }
 
     private record Scale(int width, int height, double factor) {

@@ -10,7 +10,7 @@ final class LongestLines {
 
     private LongestLines() {}
 
-    /** The line of each pixel, without those lines that are shorter than so many others; of equally long ones the first stay. */
+    /** The line of each pixel, without those lines that are shorter than so many others; of equally long ones the first stay. Those that stay are numbered anew in their order. */
     static int[] of(MiddleLines lines, int most) {
         if (lines.count() <= most) {
             return lines.lines();
@@ -21,14 +21,20 @@ final class LongestLines {
                 lengths[line]++;
             }
         }
-        boolean[] isKept = new boolean[lines.count()];
-        IntStream.range(0, lines.count())
+        int[] kept = IntStream.range(0, lines.count())
                 .boxed()
                 .sorted(Comparator.comparingInt(line -> -lengths[line]))
                 .limit(most)
-                .forEach(line -> isKept[line] = true);
+                .mapToInt(Integer::intValue)
+                .sorted()
+                .toArray();
+        int[] numbers = new int[lines.count()];
+        Arrays.fill(numbers, MiddleLines.NONE);
+        for (int number = 0; number < kept.length; number++) {
+            numbers[kept[number]] = number;
+        }
         return Arrays.stream(lines.lines())
-                .map(line -> line >= 0 && isKept[line] ? line : MiddleLines.NONE)
+                .map(line -> line < 0 ? line : numbers[line])
                 .toArray();
     }
 }

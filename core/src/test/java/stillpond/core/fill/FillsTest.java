@@ -37,7 +37,7 @@ class FillsTest {
     @Test
     void aChangeThatDoesNotFitIsRefused() {
         Change change = new Change(List.of(new Swap(4, COAT, SCARF)));
-        assertThatThrownBy(() -> Fills.none().after(change)).hasMessageContaining("Cell 4 wears none");
+        assertThatThrownBy(() -> Fills.none().after(change)).hasMessageContaining("Place 4 wears none");
     }
 
     @Test

@@ -32,7 +32,7 @@ class ThinningTest {
                 Drawn.line(250, 200, 250, 280),
                 Drawn.line(210, 240, 290, 240));
         SearchPage page = SearchPage.of(ink);
-        List<StrokeEnd> ends = Skeleton.ends(page);
+        List<StrokeEnd> ends = Skeleton.of(page).ends();
         assertThat(ends).hasSize(2 + 2 + 4);
         StrokeEnd first = ends.stream()
                 .filter(end -> end.tip().times(1 / page.scale() / 1.5).distanceTo(new Point(47, 50)) < 3)

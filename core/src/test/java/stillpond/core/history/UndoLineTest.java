@@ -110,7 +110,7 @@ class UndoLineTest {
     }
 
     private static void assertSame(Fills actual, Fills expected) {
-        assertThat(actual.filledCells()).isEqualTo(expected.filledCells());
+        assertThat(actual.filled().size()).isEqualTo(expected.filled().size());
         for (int cell = 0; cell < 520; cell++) {
             assertThat(actual.of(cell)).isEqualTo(expected.of(cell));
         }

@@ -98,8 +98,8 @@ class LooksTest {
     @Test
     void aPatternTooSmallToBeSeenIsItsMean() {
         InkPlane noInk = new InkPlane(101, 101, new byte[101 * 101], 128);
-        Picture picture =
-                SheetPainter.composed(PAGE, noInk, colours("pattern 100% 0 0 40 0 halves plain BLACK WHITE", 400));
+        Picture picture = SheetPainter.composed(
+                PAGE, noInk, colours("pattern 100% 0 0 40 0 halves plain BLACK WHITE", 400), InkColours.BLACK);
         assertThat(picture.argbAt(7, 7) & 0xff).isBetween(126, 129);
         assertThat(picture.argbAt(7, 7)).isEqualTo(picture.argbAt(60, 33));
     }

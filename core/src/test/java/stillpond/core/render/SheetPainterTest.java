@@ -41,7 +41,7 @@ class SheetPainterTest {
 
     @Test
     void composedShowsInkOverFlatsOverPaper() {
-        Picture composed = SheetPainter.composed(map.plane(), ink, colours);
+        Picture composed = SheetPainter.composed(map.plane(), ink, colours, InkColours.BLACK);
         assertThat(composed.argbAt(0, 1)).isEqualTo(0xff2f6f5e);
         assertThat(composed.argbAt(3, 1)).isEqualTo(0xff000000);
         assertThat(composed.argbAt(4, 1)).isEqualTo(0xffffffff);
@@ -64,6 +64,6 @@ class SheetPainterTest {
         assertThat(small.ink().widthPx()).isEqualTo(4);
         assertThat(small.ink().heightPx()).isEqualTo(2);
         assertThat(small.ink().density()).startsWith(0, 0, -1, 0);
-        assertThat(small.paint(colours).argbAt(0, 0)).isEqualTo(0xff2f6f5e);
+        assertThat(small.paint(colours, InkColours.BLACK).argbAt(0, 0)).isEqualTo(0xff2f6f5e);
     }
 }

@@ -1,6 +1,8 @@
 package stillpond.core.stroke;
 
+import java.util.List;
 import java.util.function.BiPredicate;
+import stillpond.core.cell.CellPlane;
 import stillpond.core.ink.InkPlane;
 
 /** Pages of black and white, 60 x 60 pixels, made by hand. */
@@ -24,6 +26,11 @@ final class Grid {
     }
 
     static int at(StrokeMap map, int x, int y) {
-        return map.numbers()[y * SIDE + x];
+        return map.strokeAt(x, y);
+    }
+
+    /** The strokes of a page that is a single cell. */
+    static List<Stroke> strokes(InkPlane ink) {
+        return Strokes.of(StrokeMap.of(ink), ink, new CellPlane(SIDE, SIDE, new int[SIDE * SIDE]));
     }
 }

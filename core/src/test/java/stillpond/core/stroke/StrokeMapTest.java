@@ -4,13 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static stillpond.core.stroke.Grid.SIDE;
 import static stillpond.core.stroke.Grid.at;
 import static stillpond.core.stroke.Grid.isWithin;
+import static stillpond.core.stroke.Grid.strokes;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import stillpond.core.cell.Box;
+import stillpond.core.gap.ThinnedInk;
 import stillpond.core.ink.InkPlane;
 
 class StrokeMapTest {
@@ -22,19 +25,19 @@ class StrokeMapTest {
     @Test
     void aCrossIsFourStrokes() {
         StrokeMap map = StrokeMap.of(cross);
-        assertThat(map.strokes()).hasSize(4);
+        assertThat(map.count()).isEqualTo(4);
         assertThat(Set.of(at(map, 30, 10), at(map, 10, 30), at(map, 50, 30), at(map, 30, 50)))
                 .containsExactlyInAnyOrder(0, 1, 2, 3);
         assertThat(at(map, 30, 10)).as("numbered as they are read").isZero();
         assertThat(at(map, 30, 50)).isEqualTo(3);
-        assertThat(map.strokes().stream().mapToInt(Stroke::inkPx).sum()).isEqualTo(cross.inkPixels());
+        assertThat(strokes(cross).stream().mapToDouble(Stroke::inkPx).sum()).isEqualTo(cross.inkPixels());
     }
 
     /** The arms meet in the middle, give or take the width of the line. */
     @Test
     void anArmEndsAtTheJunction() {
         StrokeMap map = StrokeMap.of(cross);
-        Box upper = map.strokes().get(0).box();
+        Box upper = strokes(cross).get(0).box();
         assertThat(upper.yStart()).isEqualTo(5);
         assertThat(upper.yEndExclusive()).isBetween(26, 35);
         for (int y = 5; y < 26; y++) {
@@ -46,19 +49,19 @@ class StrokeMapTest {
 
     @Test
     void aRingIsOneStrokeWithoutEnds() {
-        StrokeMap map = StrokeMap.of(Grid.of((x, y) -> {
+        List<Stroke> strokes = strokes(Grid.of((x, y) -> {
             double radius = Math.hypot(x - 30, y - 30);
             return radius > 18 && radius < 22;
         }));
-        assertThat(map.strokes()).hasSize(1);
-        assertThat(map.strokes().get(0).box()).isEqualTo(new Box(9, 9, 52, 52));
+        assertThat(strokes).hasSize(1);
+        assertThat(strokes.get(0).box()).isEqualTo(new Box(9, 9, 52, 52));
     }
 
     @Test
     void aBranchIsAThirdStroke() {
         StrokeMap map = StrokeMap.of(Grid.of(
                 (x, y) -> isWithin(y, 28, 32) && isWithin(x, 4, 56) || isWithin(x, 28, 32) && isWithin(y, 30, 56)));
-        assertThat(map.strokes()).hasSize(3);
+        assertThat(map.count()).isEqualTo(3);
         assertThat(Set.of(at(map, 8, 30), at(map, 52, 30), at(map, 30, 50))).hasSize(3);
     }
 
@@ -67,7 +70,7 @@ class StrokeMapTest {
     void paperPartsStrokes() {
         StrokeMap map =
                 StrokeMap.of(Grid.of((x, y) -> isWithin(y, 4, 56) && (isWithin(x, 20, 31) || isWithin(x, 34, 36))));
-        assertThat(map.strokes()).hasSize(2);
+        assertThat(map.count()).isEqualTo(2);
         for (int y = 12; y < 48; y++) {
             assertThat(at(map, 30, y)).as("the edge of the thick one").isEqualTo(at(map, 21, y));
             assertThat(at(map, 34, y)).isNotEqualTo(at(map, 30, y));
@@ -78,7 +81,7 @@ class StrokeMapTest {
     void aBulgeIsNoStroke() {
         StrokeMap map = StrokeMap.of(Grid.of(
                 (x, y) -> isWithin(y, 28, 33) && isWithin(x, 4, 56) || isWithin(x, 30, 33) && isWithin(y, 26, 30)));
-        assertThat(map.strokes()).hasSize(1);
+        assertThat(map.count()).isEqualTo(1);
     }
 
     /** So that the soft edge of a stroke, which is hardly ink, has its colour. */
@@ -88,7 +91,7 @@ class StrokeMapTest {
                 StrokeMap.of(Grid.of((x, y) -> isWithin(y, 4, 56) && (isWithin(x, 10, 14) || isWithin(x, 46, 50))));
         assertThat(at(map, 16, 30)).isEqualTo(at(map, 12, 30));
         assertThat(at(map, 43, 30)).isEqualTo(at(map, 48, 30));
-        assertThat(map.numbers()).doesNotContain(StrokeMap.NONE);
+        assertThat(map.plane().numbers()).doesNotContain(StrokeMap.NONE);
     }
 
     @Test
@@ -96,52 +99,74 @@ class StrokeMapTest {
         for (int seed = 0; seed < 40; seed++) {
             InkPlane ink = scribble(new Random(seed));
             StrokeMap map = StrokeMap.of(ink);
-            int[] counted = new int[map.strokes().size()];
-            for (int i = 0; i < map.numbers().length; i++) {
+            double[] counted = new double[map.count()];
+            for (int i = 0; i < SIDE * SIDE; i++) {
                 if (ink.isInk(i)) {
-                    counted[map.numbers()[i]]++;
+                    counted[at(map, i % SIDE, i / SIDE)]++;
                 }
             }
             assertThat(counted)
-                    .isEqualTo(map.strokes().stream().mapToInt(Stroke::inkPx).toArray());
-            assertThat(map.isLimited()).isFalse();
+                    .isEqualTo(strokes(ink).stream().mapToDouble(Stroke::inkPx).toArray());
         }
     }
 
     @Test
     void theSameInkGivesTheSameMap() {
         InkPlane ink = scribble(new Random(3));
-        int[] first = StrokeMap.of(ink).numbers();
+        int[] first = StrokeMap.of(ink).plane().numbers();
         for (int i = 0; i < 5; i++) {
-            assertThat(StrokeMap.of(ink).numbers()).isEqualTo(first);
+            assertThat(StrokeMap.of(ink).plane().numbers()).isEqualTo(first);
         }
     }
 
     @Test
     void aPageWithoutInkHasNoStrokes() {
-        StrokeMap map = StrokeMap.of(Grid.of((x, y) -> false));
-        assertThat(map.strokes()).isEmpty();
-        assertThat(map.numbers()).containsOnly(StrokeMap.NONE);
+        InkPlane blank = Grid.of((x, y) -> false);
+        assertThat(StrokeMap.of(blank).count()).isZero();
+        assertThat(StrokeMap.of(blank).plane().numbers()).containsOnly(StrokeMap.NONE);
+        assertThat(strokes(blank)).isEmpty();
     }
 
     @Test
     void aPageOfInkIsOneStroke() {
-        StrokeMap map = StrokeMap.of(Grid.of((x, y) -> true));
-        assertThat(map.strokes()).containsExactly(new Stroke(0, SIDE * SIDE, new Box(0, 0, SIDE, SIDE)));
+        List<Stroke> strokes = strokes(Grid.of((x, y) -> true));
+        assertThat(strokes).hasSize(1);
+        assertThat(strokes.get(0).inkPx()).isEqualTo(SIDE * SIDE);
+        assertThat(strokes.get(0).box()).isEqualTo(new Box(0, 0, SIDE, SIDE));
     }
 
-    /** The shortest give way, and it is said. */
+    /** The shortest give way. */
     @Test
     void noiseIsBounded() {
         Random random = new Random(5);
         InkPlane noise = Grid.of((x, y) -> random.nextInt(3) == 0);
-        assertThat(StrokeMap.of(noise).strokes()).hasSizeGreaterThan(20);
+        assertThat(StrokeMap.of(noise).count()).isGreaterThan(20);
 
-        StrokeMap map = StrokeMap.of(noise, 20);
+        StrokeMap map = StrokeMap.of(noise, ThinnedInk.of(noise), 20);
 
-        assertThat(map.isLimited()).isTrue();
-        assertThat(map.strokes()).hasSizeBetween(1, 20);
-        assertThat(Arrays.stream(map.numbers()).max().orElseThrow()).isLessThan(20);
+        assertThat(map.count()).isEqualTo(20);
+        assertThat(Arrays.stream(map.plane().numbers()).distinct().sorted().toArray())
+                .isEqualTo(IntStream.range(0, 20).toArray());
+    }
+
+    /** A page whose strokes are wide is searched smaller than it is, and its strokes are the same. */
+    @Test
+    void aFinerScanHasTheSameStrokes() {
+        int fine = 5;
+        byte[] density = new byte[SIDE * SIDE * fine * fine];
+        for (int i = 0; i < density.length; i++) {
+            int x = i % (SIDE * fine) / fine;
+            int y = i / (SIDE * fine) / fine;
+            density[i] = (byte) (cross.isInk(y * SIDE + x) ? 255 : 0);
+        }
+        StrokeMap map = StrokeMap.of(new InkPlane(SIDE * fine, SIDE * fine, density, 128));
+
+        assertThat(map.count()).isEqualTo(4);
+        assertThat(map.plane().widthPx()).isLessThan(SIDE * fine);
+        StrokeMap coarse = StrokeMap.of(cross);
+        for (int[] place : new int[][] {{30, 10}, {10, 30}, {50, 30}, {30, 50}}) {
+            assertThat(map.strokeAt(place[0] * fine, place[1] * fine)).isEqualTo(at(coarse, place[0], place[1]));
+        }
     }
 
     /** Some thick lines this way and that. */

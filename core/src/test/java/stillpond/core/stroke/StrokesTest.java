@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import stillpond.core.cell.CellMap;
 import stillpond.core.ink.InkPlane;
 
-class StrokeSidesTest {
+class StrokesTest {
 
     @Test
     void aWallHasWhatItParts() {
@@ -19,11 +19,11 @@ class StrokeSidesTest {
         CellMap cells = CellMap.of(ink);
         StrokeMap map = StrokeMap.of(ink);
 
-        List<StrokeSides.Side> sides =
-                StrokeSides.of(map, ink, cells.plane()).ofStrokes().get(at(map, 30, 30));
+        List<Stroke.Side> sides =
+                Strokes.of(map, ink, cells.plane()).get(at(map, 30, 30)).sides();
 
         assertThat(sides)
-                .extracting(StrokeSides.Side::cell)
+                .extracting(Stroke.Side::cell)
                 .containsExactlyInAnyOrder(
                         cells.cellAt(5, 30).number(), cells.cellAt(SIDE - 5, 30).number());
         assertThat(sides).allSatisfy(side -> assertThat(side.share()).isCloseTo(0.5, within(0.01)));
@@ -34,8 +34,9 @@ class StrokeSidesTest {
         InkPlane ink = Grid.of((x, y) -> isWithin(x, 20, 40) && isWithin(y, 28, 31));
         CellMap cells = CellMap.of(ink);
         StrokeMap map = StrokeMap.of(ink);
-        assertThat(StrokeSides.of(map, ink, cells.plane()).ofStrokes())
-                .containsExactly(List.of(new StrokeSides.Side(cells.cellAt(5, 5).number(), 1)));
+        assertThat(Strokes.of(map, ink, cells.plane()))
+                .extracting(Stroke::sides)
+                .containsExactly(List.of(new Stroke.Side(cells.cellAt(5, 5).number(), 1)));
     }
 
     /** Of a T, the bar has one cell above and two below; the stem parts these two, and what lies beyond the junction is no side of it. */
@@ -48,15 +49,11 @@ class StrokeSidesTest {
         int left = cells.cellAt(5, 50).number();
         int right = cells.cellAt(50, 50).number();
 
-        List<List<StrokeSides.Side>> sides =
-                StrokeSides.of(map, ink, cells.plane()).ofStrokes();
+        List<List<Stroke.Side>> sides =
+                Strokes.of(map, ink, cells.plane()).stream().map(Stroke::sides).toList();
 
-        assertThat(sides.get(at(map, 30, 50)))
-                .extracting(StrokeSides.Side::cell)
-                .containsExactlyInAnyOrder(left, right);
-        assertThat(sides.get(at(map, 5, 22))).extracting(StrokeSides.Side::cell).containsExactlyInAnyOrder(above, left);
-        assertThat(sides.get(at(map, 55, 22)))
-                .extracting(StrokeSides.Side::cell)
-                .containsExactlyInAnyOrder(above, right);
+        assertThat(sides.get(at(map, 30, 50))).extracting(Stroke.Side::cell).containsExactlyInAnyOrder(left, right);
+        assertThat(sides.get(at(map, 5, 22))).extracting(Stroke.Side::cell).containsExactlyInAnyOrder(above, left);
+        assertThat(sides.get(at(map, 55, 22))).extracting(Stroke.Side::cell).containsExactlyInAnyOrder(above, right);
     }
 }

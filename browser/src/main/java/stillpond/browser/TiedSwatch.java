@@ -3,7 +3,7 @@ package stillpond.browser;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSProperty;
 
-/** A swatch between two others, tied to both. */
-public record RampStep(
+/** A swatch to be made, tied to one or two others. */
+public record TiedSwatch(
         @JSExport @JSProperty("colour") String colour,
         @JSExport @JSProperty("paint") String paint) {}

@@ -1,0 +1,136 @@
+import type { StrokesMessage } from "messages";
+import { atom } from "nanostores";
+import { SheetStrokes } from "rules";
+import { call } from "../../shared/http";
+import type { Fills } from "../model/fills";
+import type { Rgba } from "../model/looks";
+import { placeOfStroke } from "../model/places";
+import { fetchCells, type CellPlane, type InkPlane } from "../model/planes";
+import type { LayerState } from "../model/state";
+import type { Point } from "../view/camera";
+import type { SheetView } from "../view/sheet-view";
+
+const BLACK: Rgba = [0, 0, 0, 255];
+
+/** The strokes of the layer that is open; they are fetched when ink is first coloured, or about to be. */
+export class InkStrokes {
+  /** Counts up when other strokes are there. */
+  readonly changed = atom(0);
+
+  private plane: CellPlane | undefined;
+  private coming: Promise<void> | undefined;
+  private beside: { layer: string; strokes: Promise<SheetStrokes> } | undefined;
+
+  constructor(
+    private readonly path: string,
+    private layer: LayerState,
+    private readonly ink: { get(): InkPlane },
+    private readonly fills: Fills,
+    private readonly view: SheetView,
+  ) {
+    fills.inked.listen((count) => count > 0 && void this.need());
+  }
+
+  /** Whether the ink of the layer is cut into strokes. */
+  get areThere(): boolean {
+    return this.layer.strokes !== null;
+  }
+
+  /** How wide they are, in sheet pixels. */
+  get widthPx(): number {
+    return this.layer.strokes?.widthPx ?? 1;
+  }
+
+  /** Done when strokes can be coloured and pointed at; at once if there are none. */
+  need(): Promise<void> {
+    const { strokes } = this.layer;
+    this.coming ??= strokes
+      ? fetchCells(strokes.plane, strokes.count).then((plane) => {
+          if (this.layer.strokes?.plane === strokes.plane) {
+            this.plane = plane;
+            this.view.showStrokes(plane, strokes.count);
+            this.changed.set(this.changed.get() + 1);
+          }
+        })
+      : Promise.resolve();
+    return this.coming;
+  }
+
+  /** Goes on with a layer that took the place of the one before. */
+  become(layer: LayerState): void {
+    const isSame = layer.strokes?.plane === this.layer.strokes?.plane;
+    this.layer = layer;
+    if (isSame && this.plane && layer.strokes) {
+      this.view.showStrokes(this.plane, layer.strokes.count);
+    } else if (!isSame) {
+      this.plane = undefined;
+      this.coming = undefined;
+      this.view.dropStrokes();
+      if (this.fills.inked.get() > 0) {
+        void this.need();
+      }
+    }
+    this.changed.set(this.changed.get() + 1);
+  }
+
+  /** What lies beside each stroke, by its number. */
+  sides(): Promise<SheetStrokes> {
+    if (this.beside?.layer !== this.fills.layer) {
+      const strokes = this.fetchSides();
+      this.beside = { layer: this.fills.layer, strokes };
+      strokes.catch(() => (this.beside = undefined));
+    }
+    return this.beside!.strokes;
+  }
+
+  private async fetchSides(): Promise<SheetStrokes> {
+    const { strokes } = await call<StrokesMessage>(`${this.path}/strokes`);
+    const known = new SheetStrokes();
+    for (const { inkPx, box, sides } of strokes) {
+      known.add(
+        inkPx,
+        [box.xStart, box.yStart, box.xEndExclusive, box.yEndExclusive],
+        sides.map(({ cell }) => cell),
+        sides.map(({ share }) => share),
+      );
+    }
+    return known;
+  }
+
+  /** The place of the stroke that the ink nearest to a place of the sheet belongs to; undefined if there is none within reach. */
+  near(at: Point, reachPx: number): number | undefined {
+    const { width, height, density, threshold } = this.ink.get();
+    const reach = Math.ceil(reachPx);
+    const [x, y] = [Math.floor(at.x), Math.floor(at.y)];
+    let nearest = reachPx * reachPx + 1;
+    let found: number | undefined;
+    for (let row = Math.max(0, y - reach); row <= Math.min(height - 1, y + reach); row++) {
+      for (let column = Math.max(0, x - reach); column <= Math.min(width - 1, x + reach); column++) {
+        const away = (row - y) ** 2 + (column - x) ** 2;
+        if (away < nearest && density[row * width + column]! >= threshold) {
+          nearest = away;
+          found = this.placeAt(column, row);
+        }
+      }
+    }
+    return found;
+  }
+
+  /** The stroke of a pixel of the sheet, as a place. */
+  private placeAt(x: number, y: number): number | undefined {
+    if (!this.plane) {
+      return undefined;
+    }
+    const { width, height, numbers } = this.plane;
+    const ink = this.ink.get();
+    const column = Math.floor(((x + 0.5) * width) / ink.width);
+    const row = Math.floor(((y + 0.5) * height) / ink.height);
+    return placeOfStroke(numbers[row * width + column]!);
+  }
+
+  /** The colour of the ink at a pixel of the sheet. */
+  colourAt(x: number, y: number): Rgba {
+    const place = this.fills.inked.get() > 0 ? this.placeAt(x, y) : undefined;
+    return place === undefined ? BLACK : this.fills.inkColourOf(place);
+  }
+}

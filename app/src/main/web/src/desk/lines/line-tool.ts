@@ -1,0 +1,128 @@
+import type { Drawing } from "../hand/pointer";
+import type { Hand } from "../hand/hand";
+import type { Fills } from "../model/fills";
+import { strokeOf } from "../model/places";
+import { NO_FILL, type Fill } from "../model/state";
+import type { Work } from "../model/work";
+import type { Point } from "../view/camera";
+import type { SheetView } from "../view/sheet-view";
+import type { InkStrokes } from "./ink-strokes";
+
+/** Ink this near to the pointer is meant, in CSS pixels. */
+const NEAR_PX = 9;
+/** A sweep looks for ink every so many CSS pixels. */
+const STEP_PX = 3;
+
+/** Colours ink: a click on a stroke, or a sweep over several, lays the swatch in the hand; with Alt they go back to black; with Shift all ink that wears the same is meant. */
+export class LineTool implements Drawing {
+  private swept: Set<number> | undefined;
+  private laid: Fill = NO_FILL;
+  private last: Point | undefined;
+
+  constructor(
+    private readonly strokes: InkStrokes,
+    private readonly fills: Fills,
+    private readonly work: Work,
+    private readonly hand: Hand,
+    private readonly view: SheetView,
+  ) {
+    hand.lining.listen((lining) => {
+      if (lining) {
+        void strokes.need();
+      } else {
+        this.pointAt(undefined);
+      }
+    });
+  }
+
+  /** The stroke under the pointer, as a place. */
+  private at(screen: Point): number | undefined {
+    const { camera } = this.view;
+    return this.strokes.near(camera.toSheet(screen), Math.min(64, NEAR_PX / camera.scale));
+  }
+
+  pointAt(screen: Point | undefined): void {
+    if (this.hand.lining.get() || screen === undefined) {
+      const place = screen && this.at(screen);
+      this.hand.stroke.set(place);
+      this.view.pointStrokes(place === undefined ? [] : [strokeOf(place)]);
+    }
+  }
+
+  begin(screen: Point, lifting: boolean, allAlike: boolean): void {
+    const held = lifting ? NO_FILL : this.hand.present.get();
+    if (held !== NO_FILL && !this.fills.swatch(held)) {
+      this.work.notice.set("Ink wears plain swatches. Take one into the hand first.");
+      return;
+    }
+    if (!this.strokes.areThere) {
+      this.work.notice.set("The ink can be coloured as soon as the gaps of this sheet have been found.");
+      return;
+    }
+    this.laid = held;
+    const place = this.at(screen);
+    if (allAlike) {
+      if (place !== undefined) {
+        this.lay(this.alike(place));
+      }
+      return;
+    }
+    this.swept = new Set();
+    this.last = screen;
+    this.pass(place);
+  }
+
+  private alike(place: number): number[] {
+    const worn = this.fills.of(place);
+    return this.fills.strokes().filter((each) => this.fills.of(each) === worn);
+  }
+
+  move(screen: Point): void {
+    const from = this.last;
+    if (!this.swept || !from) {
+      return;
+    }
+    const steps = Math.max(1, Math.ceil(Math.hypot(screen.x - from.x, screen.y - from.y) / STEP_PX));
+    for (let i = 1; i <= steps; i++) {
+      const share = i / steps;
+      this.pass(
+        this.at({ x: from.x + share * (screen.x - from.x), y: from.y + share * (screen.y - from.y) }),
+      );
+    }
+    this.last = screen;
+  }
+
+  private pass(place: number | undefined): void {
+    if (this.swept && place !== undefined && !this.swept.has(place)) {
+      this.swept.add(place);
+      this.view.pointStrokes([]);
+      this.work.preview(this.laid, [place]);
+    }
+  }
+
+  end(screen: Point): void {
+    this.move(screen);
+    const places = [...(this.swept ?? [])];
+    this.cancel();
+    this.lay(places);
+  }
+
+  cancel(): void {
+    if (this.swept) {
+      this.work.endPreview();
+      this.swept = undefined;
+    }
+  }
+
+  private lay(places: readonly number[]): void {
+    const changed = this.work.lay(this.laid, places).length;
+    if (changed > 0) {
+      const what = changed === 1 ? "1 stroke" : `${changed} strokes`;
+      this.hand.said.set(
+        this.laid === NO_FILL
+          ? `Made ${what} black`
+          : `Coloured ${what} with ${this.fills.nameOf(this.laid)}`,
+      );
+    }
+  }
+}

@@ -1,0 +1,222 @@
+import type { MeetingMessage } from "messages";
+import { SheetStrokes } from "rules";
+import { byId } from "../../shared/dom";
+import { call } from "../../shared/http";
+import type { Edit } from "../../mixer/palette-calls";
+import type { Gathering } from "../hand/gathering";
+import type { Hand } from "../hand/hand";
+import type { Fills } from "../model/fills";
+import { placeOfStroke, strokeOf } from "../model/places";
+import type { Regions } from "../model/regions";
+import { NO_FILL, type Fill } from "../model/state";
+import type { Work } from "../model/work";
+import type { Mixing } from "../shore/mixing";
+import type { SheetView } from "../view/sheet-view";
+import type { InkStrokes } from "./ink-strokes";
+
+/** The colour that some strokes are to get: that of a swatch beside them, made darker. */
+interface Darker {
+  readonly source: Fill;
+  readonly colour: string;
+  readonly paint: string;
+  readonly places: number[];
+}
+
+/** What is done to much ink at once, while the line tool is in the hand. */
+export class LinesPanel {
+  private readonly panel = byId("lines");
+  private readonly scope = byId<HTMLSelectElement>("lines-scope");
+  private readonly amount = byId<HTMLInputElement>("lines-amount");
+  private readonly basis = byId<HTMLSelectElement>("lines-basis");
+  private readonly nothing = byId<HTMLInputElement>("lines-nothing");
+  private readonly meeting = byId<HTMLSelectElement>("lines-meeting");
+  /** Counts up when what is looked at is another; answers to an older question are dropped. */
+  private asked = 0;
+
+  constructor(
+    private readonly path: string,
+    private readonly strokes: InkStrokes,
+    private readonly fills: Fills,
+    private readonly regions: Regions,
+    private readonly work: Work,
+    private readonly hand: Hand,
+    private readonly view: SheetView,
+    private readonly gathering: Gathering,
+    private readonly mixing: Mixing,
+    meeting: MeetingMessage["meeting"],
+  ) {
+    hand.lining.listen((lining) => {
+      this.panel.hidden = !lining;
+      this.look(false);
+    });
+    hand.stroke.listen((place) => this.say(place));
+    gathering.count.subscribe((count) => this.offerScopes(count));
+    hand.present.subscribe(
+      (fill) =>
+        (byId("lines-lay").textContent = `Colour it ${fills.swatch(fill) ? fills.nameOf(fill) : "…"}`),
+    );
+    byId("lines-lay").addEventListener("click", () => void this.lay(this.hand.present.get()));
+    byId("lines-black").addEventListener("click", () => void this.lay(NO_FILL));
+    byId("lines-darker").addEventListener("click", () => void this.layDarker());
+    for (const control of [this.amount, this.basis, this.nothing]) {
+      control.addEventListener("input", () => this.look(true));
+    }
+    for (const button of [byId("lines-lay"), byId("lines-black")]) {
+      button.addEventListener("pointerenter", () => void this.mean());
+      button.addEventListener("pointerleave", () => view.meanStrokes([]));
+    }
+    byId("lines-darker").addEventListener("pointerenter", () => this.look(true));
+    this.panel.addEventListener("pointerleave", () => this.look(false));
+    this.meeting.addEventListener("change", () => void this.meet());
+    this.amount.addEventListener(
+      "input",
+      () => (byId("lines-amount-said").textContent = `${this.amount.value} %`),
+    );
+    strokes.changed.listen(() => this.showMeeting());
+    this.take(meeting);
+    this.say(undefined);
+  }
+
+  /** Takes over how colours meet, as the server has it. */
+  take(meeting: MeetingMessage["meeting"]): void {
+    this.meeting.value = meeting;
+    this.showMeeting();
+  }
+
+  async renewMeeting(): Promise<void> {
+    this.take((await call<MeetingMessage>(`${this.path}/line-meeting`)).meeting);
+  }
+
+  private showMeeting(): void {
+    this.view.letInkMeet(this.meeting.value === "SOFT" ? this.strokes.widthPx : 0);
+  }
+
+  private async meet(): Promise<void> {
+    this.showMeeting();
+    const meeting = this.meeting.value;
+    await this.work
+      .inTurn(() => call(`${this.path}/line-meeting`, { meeting }))
+      .catch((error: unknown) => {
+        this.work.notice.set((error as Error).message);
+        return this.renewMeeting();
+      });
+  }
+
+  private say(place: number | undefined): void {
+    byId("lines-said").textContent =
+      place === undefined
+        ? "Point at ink to see what it wears."
+        : this.fills.of(place) === NO_FILL
+          ? "Black ink"
+          : this.fills.nameOf(this.fills.of(place));
+  }
+
+  private offerScopes(gathered: number): void {
+    for (const option of this.scope.options) {
+      option.disabled = option.value !== "sheet" && gathered === 0;
+    }
+    this.scope.value = gathered === 0 ? "sheet" : "touching";
+  }
+
+  /** The strokes that are meant. */
+  private async meant(): Promise<number[]> {
+    if (this.scope.value === "sheet") {
+      return this.fills.strokes().map(strokeOf);
+    }
+    const sides = await this.strokes.sides();
+    const { gathered } = this.gathering;
+    return [...(this.scope.value === "inside" ? sides.inside(gathered) : sides.touching(gathered))];
+  }
+
+  private async mean(): Promise<void> {
+    await this.strokes.need();
+    this.view.meanStrokes(await this.meant());
+  }
+
+  private async lay(fill: Fill): Promise<void> {
+    if (fill !== NO_FILL && !this.fills.swatch(fill)) {
+      this.work.notice.set("Ink wears plain swatches. Take one into the hand first.");
+      return;
+    }
+    const changed = this.work.lay(fill, (await this.meant()).map(placeOfStroke)).length;
+    this.tell(changed, fill === NO_FILL ? "made black" : `coloured ${this.fills.nameOf(fill)}`);
+  }
+
+  private tell(strokes: number, what: string): void {
+    this.hand.said.set(strokes === 0 ? "This ink is so already" : `${strokes} strokes ${what}`);
+  }
+
+  /** What each stroke would get. */
+  private async darker(): Promise<Darker[]> {
+    const sides = await this.strokes.sides();
+    const swatches = this.fills.allSwatches();
+    const areas = Array.from(
+      { length: this.fills.cellCount },
+      (_, cell) => this.regions.shape(this.regions.of(cell)).area,
+    );
+    const sources = sides.darkerThanBeside(
+      await this.meant(),
+      this.basis.value,
+      this.nothing.checked,
+      [...this.fills.all],
+      areas,
+      swatches.map(({ id }) => id),
+      swatches.map(({ colour }) => colour),
+    );
+    return sources.map(({ swatch, strokes }) => {
+      const { colour, paint } = SheetStrokes.darker(
+        swatch,
+        this.fills.swatch(swatch)!.colour,
+        Number(this.amount.value) / 100,
+      );
+      return { source: swatch, colour, paint, places: [...strokes].map(placeOfStroke) };
+    });
+  }
+
+  /** Shows on the sheet what darker than beside would give, or the sheet as it is. */
+  private look(shown: boolean): void {
+    const question = ++this.asked;
+    if (!shown) {
+      this.fills.tryOnCells(new Map());
+      this.view.meanStrokes([]);
+      return;
+    }
+    void this.darker().then((all) => {
+      if (question === this.asked) {
+        this.fills.tryOnCells(
+          new Map(all.flatMap(({ colour, places }) => places.map((place) => [place, colour] as const))),
+        );
+      }
+    });
+  }
+
+  /** Lays swatches tied to those beside; one that is there already is taken again. */
+  private async layDarker(): Promise<void> {
+    const all = await this.darker();
+    this.look(false);
+    if (all.length === 0) {
+      this.hand.said.set("No stroke here has a filled region beside it");
+      this.work.notice.set(
+        "No stroke here has filled regions on its sides. Fill them first, or also colour ink with an empty side.",
+      );
+      return;
+    }
+    const additions: { beside: Fill; edit: Edit }[] = [];
+    const fills = new Map<Fill, number[]>();
+    for (const { source, colour, paint, places } of all) {
+      const known = this.fills.allSwatches().find((swatch) => swatch.paint === paint)?.id;
+      const swatch: Fill = known ?? crypto.randomUUID();
+      if (!known) {
+        const name = `${this.fills.nameOf(source)} line`;
+        additions.push({ beside: source, edit: { kind: "ADD", swatch, name, colour, paint } });
+      }
+      fills.set(swatch, places);
+    }
+    const strokes = all.flatMap(({ places }) => places).length;
+    if (additions.length === 0) {
+      this.tell(this.work.layAll(fills).length, "darker than beside");
+    } else if (await this.mixing.layNew(additions, fills)) {
+      this.tell(strokes, "darker than beside");
+    }
+  }
+}
