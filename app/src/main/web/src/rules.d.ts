@@ -221,6 +221,7 @@ declare module "rules" {
 
   export class Ledgers {
     private constructor();
+    static ink(worn: readonly string[]): InkSource[];
     static nearTwins(names: readonly string[], hexes: readonly string[], threshold: number): Twins[];
     static ordered(order: string, names: readonly string[], cards: ArrayLike<number>, hexes: readonly string[], shares: ArrayLike<number>, regions: ArrayLike<number>): Int32Array;
   }

@@ -26,6 +26,7 @@ import { CheckDrawer } from "./check/check-drawer";
 import { Groups } from "./ledger/groups";
 import { LedgerDrawer } from "./ledger/ledger-drawer";
 import { Kinds } from "./kinds/kinds";
+import { InkGathering } from "./lines/ink-gathering";
 import { InkStrokes } from "./lines/ink-strokes";
 import { LineTool } from "./lines/line-tool";
 import { LinesPanel } from "./lines/lines-panel";
@@ -102,6 +103,7 @@ async function open(): Promise<void> {
   const adjusting = new Adjusting(fills, work, gathering, mixing);
   const kinds = new Kinds(path.split("/")[2]!, regions, fills, work, hand, view, gathering, overlay, motifs);
   const lineTool = new LineTool(strokes, fills, work, hand, view);
+  const inkGathering = new InkGathering(lineTool, gathering);
   const lines = new LinesPanel(
     path,
     strokes,
@@ -200,19 +202,28 @@ async function open(): Promise<void> {
     lookOnly,
     showKeys,
   });
-  const here = new Here(path, hand, fills, regions, work, gathering, (openings) => {
-    if (!drawer.isOpen) {
-      column.toggle("gaps");
-    }
-    overlay.mark(openings);
-  });
+  const here = new Here(
+    path,
+    hand,
+    fills,
+    regions,
+    work,
+    gathering,
+    (openings) => {
+      if (!drawer.isOpen) {
+        column.toggle("gaps");
+      }
+      overlay.mark(openings);
+    },
+    (cells, fill) => void lines.layAround(cells, fill),
+  );
   const menu = new RegionMenu(byId("region-menu"), canvas, hand, here, () => kinds.openHere());
   new PointerInput(canvas, hand, view, {
     spaceHeld: keys.spaceHeld,
     openMenu: (at) => menu.open(at),
     lookOnly,
     holdsBack: (cell) => leak.holdsBack(cell),
-    gathering,
+    gathering: () => (hand.lining.get() ? inkGathering : gathering),
     drawing: () =>
       kinds.isOpen
         ? kinds

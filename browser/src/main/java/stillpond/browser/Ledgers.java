@@ -1,12 +1,15 @@
 package stillpond.browser;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import org.teavm.jso.JSExport;
 import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fill;
 import stillpond.core.ledger.ColourOrder;
 import stillpond.core.ledger.NearTwins;
+import stillpond.core.ledger.SheetLedger;
 
 /** Colours in use, as a ledger lists them. */
 public final class Ledgers {
@@ -31,6 +34,15 @@ public final class Ledgers {
         }
         places.sort(Comparator.comparing(rows::get, ColourOrder.valueOf(order).comparator()));
         return Numbers.of(places);
+    }
+
+    /** The swatches that ink wears, with their strokes. @param worn by stroke */
+    @JSExport
+    public static InkSource[] ink(String[] worn) {
+        List<Fill> fills = Arrays.stream(worn).map(Fill::ofText).toList();
+        return SheetLedger.ofInk(fills).entrySet().stream()
+                .map(each -> new InkSource(each.getKey().text(), Numbers.of(each.getValue())))
+                .toArray(InkSource[]::new);
     }
 
     /** Nearest first. @param threshold CIEDE2000, above 0 */

@@ -333,7 +333,7 @@ export class CarryDrawer {
     return fillRow(
       this.fills,
       this.view,
-      { fill, name: this.fills.nameOf(fill), note, cells },
+      { fill, name: this.fills.nameOf(fill), note, places: cells },
       {
         "aria-current": String(i === this.at),
         click: () => {

@@ -39,7 +39,7 @@ export class Adjusting {
   }
 
   private open(): void {
-    this.cells = this.gathering.gathered.filter((cell) => this.fills.of(cell) !== NO_FILL);
+    this.cells = this.gathering.gatheredPlaces.filter((place) => this.fills.of(place) !== NO_FILL);
     this.panel.hidden = false;
     this.gathering.veil(true);
     this.inputs.forEach((input) => {

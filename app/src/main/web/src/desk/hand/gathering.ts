@@ -2,6 +2,7 @@ import { atom } from "nanostores";
 import { byId } from "../../shared/dom";
 import type { Fills } from "../model/fills";
 import type { Regions, RegionShape } from "../model/regions";
+import { cellsAmong, countedPlaces } from "../model/places";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
@@ -14,7 +15,10 @@ import type { Hand } from "./hand";
 export class Gathering implements Drawing {
   /** How many regions are gathered. */
   readonly count = atom(0);
-  private cells = new Set<number>();
+  /** How many strokes are gathered. */
+  readonly strokes = atom(0);
+  /** Cells and strokes, in the order in which they were gathered. */
+  private places = new Set<number>();
   private taking: boolean | undefined;
   private passed = new Set<number>();
   private lasso: Point[] = [];
@@ -28,7 +32,9 @@ export class Gathering implements Drawing {
     private readonly view: SheetView,
     private readonly overlay: Overlay,
   ) {
-    regions.changed.listen(() => this.set(new Set([...this.cells].filter((cell) => cell < fills.cellCount))));
+    regions.changed.listen(() =>
+      this.set(new Set([...this.places].filter((place) => place < fills.cellCount))),
+    );
     const acts: Record<string, () => void> = {
       fill: () => this.lay(hand.present.get()),
       empty: () => this.layOnEmpty(hand.present.get()),
@@ -43,13 +49,7 @@ export class Gathering implements Drawing {
       byId(`gather-${act}`).addEventListener("click", run);
     }
     hand.present.subscribe((fill) => (byId("gather-fill").textContent = `Fill with ${fills.nameOf(fill)}`));
-    this.count.subscribe((count) => {
-      byId("gathered").hidden = count === 0;
-      if (count === 0) {
-        this.offerHoles([]);
-      }
-      byId("gathered-count").textContent = count === 1 ? "1 region gathered" : `${count} regions gathered`;
-    });
+    this.show();
   }
 
   /**
@@ -64,7 +64,7 @@ export class Gathering implements Drawing {
     }
     const cell = this.view.cellAt(screen);
     if (cell !== undefined) {
-      this.taking = !this.cells.has(cell);
+      this.taking = !this.places.has(cell);
       this.passed = new Set();
       this.move(screen);
     }
@@ -80,7 +80,7 @@ export class Gathering implements Drawing {
     if (this.taking === undefined || cell === undefined || this.passed.has(cell)) {
       return;
     }
-    const next = new Set(this.cells);
+    const next = new Set(this.places);
     for (const each of this.regions.cellsWith(cell)) {
       this.passed.add(each);
       if (this.taking) {
@@ -120,7 +120,7 @@ export class Gathering implements Drawing {
     );
   }
 
-  /** Gathers whatever wears a fill, instead of what was gathered. */
+  /** Gathers whatever wears a fill, regions and strokes, instead of what was gathered. */
   wearing(fill: Fill): void {
     this.set(new Set(this.fills.wearing(fill)));
   }
@@ -153,9 +153,10 @@ export class Gathering implements Drawing {
 
   /** Lays a fill on all that is gathered, as one change, and lets it go. */
   lay(fill: Fill): void {
-    if (this.cells.size > 0) {
-      this.work.lay(fill, this.cells);
-      this.hand.said.set(`${fill === NO_FILL ? "Cleared" : "Filled"} ${this.count.get()} regions`);
+    if (this.places.size > 0) {
+      this.work.lay(fill, this.places);
+      const what = countedPlaces(this.count.get(), this.strokes.get());
+      this.hand.said.set(`${fill === NO_FILL ? "Cleared" : "Filled"} ${what}`);
       this.set(new Set());
     }
   }
@@ -177,37 +178,52 @@ export class Gathering implements Drawing {
   }
 
   private leaveOutHoles(): void {
-    const out = new Set(this.holes.flat());
+    const out = this.holes.flat();
     this.view.light(undefined);
     this.offerHoles([]);
-    this.set(new Set([...this.cells].filter((cell) => !out.has(cell))));
+    this.drop(out);
   }
 
   /** The cells gathered, in the order in which they were. */
   get gathered(): number[] {
-    return [...this.cells];
+    return cellsAmong([...this.places]);
+  }
+
+  /** Cells and strokes, in the order in which they were gathered. */
+  get gatheredPlaces(): number[] {
+    return [...this.places];
   }
 
   /** The gathered regions, in the order in which they were. */
   get inOrder(): RegionShape[] {
-    return this.regionsOf(this.cells).map((region) => this.regions.shape(region));
+    return this.regionsOf(this.gathered).map((region) => this.regions.shape(region));
   }
 
   /** Shows the gathered regions without their stripes, or with them again: stripes are in the way of judging a colour. */
   veil(veiled: boolean): void {
-    this.view.gather(veiled ? [] : this.gathered);
+    this.view.gather(veiled ? [] : this.gatheredPlaces);
   }
 
-  /** Gathers these cells, instead of what was gathered or besides. */
-  gather(cells: Iterable<number>, besides = false): void {
-    this.set(new Set([...(besides ? this.cells : []), ...cells]));
+  /** Gathers these cells and strokes, instead of what was gathered or besides. */
+  gather(places: Iterable<number>, besides = false): void {
+    this.set(new Set([...(besides ? this.places : []), ...places]));
+  }
+
+  /** Lets some go. */
+  drop(places: Iterable<number>): void {
+    const dropped = new Set(places);
+    this.set(new Set([...this.places].filter((place) => !dropped.has(place))));
+  }
+
+  has(place: number): boolean {
+    return this.places.has(place);
   }
 
   /** Takes the one pointed at along, or drops it. */
   toggleHere(): void {
     const cell = this.hand.cell.get();
     if (cell !== undefined) {
-      const next = new Set(this.cells);
+      const next = new Set(this.places);
       const taking = !next.has(cell);
       this.regions.cellsWith(cell).forEach((each) => (taking ? next.add(each) : next.delete(each)));
       this.set(next);
@@ -215,13 +231,13 @@ export class Gathering implements Drawing {
   }
 
   letGo(): boolean {
-    const had = this.cells.size > 0;
+    const had = this.places.size > 0;
     this.set(new Set());
     return had;
   }
 
   private invert(): void {
-    this.set(new Set(this.allCells().filter((cell) => !this.cells.has(cell))));
+    this.set(new Set(this.allCells().filter((cell) => !this.places.has(cell))));
   }
 
   /** Adds regions about as large and as long as one of those gathered, that wear the same. */
@@ -229,10 +245,20 @@ export class Gathering implements Drawing {
     this.gather(this.regions.alike(this.gathered), true);
   }
 
-  private set(cells: Set<number>): void {
-    this.cells = cells;
-    this.view.gather([...cells]);
-    this.count.set(this.regionsOf(cells).length);
+  private set(places: Set<number>): void {
+    this.places = places;
+    this.view.gather([...places]);
+    this.count.set(this.regionsOf(this.gathered).length);
+    this.strokes.set(places.size - this.gathered.length);
+    this.show();
+  }
+
+  private show(): void {
+    byId("gathered").hidden = this.places.size === 0;
+    if (this.places.size === 0) {
+      this.offerHoles([]);
+    }
+    byId("gathered-count").textContent = `${countedPlaces(this.count.get(), this.strokes.get())} gathered`;
   }
 
   private regionsOf(cells: Iterable<number>): number[] {

@@ -1,7 +1,7 @@
 import { atom } from "nanostores";
 import type { Fills } from "../model/fills";
 import type { Direction, Regions } from "../model/regions";
-import { isStroke } from "../model/places";
+import { cellsAmong, countedPlaces, strokesAmong } from "../model/places";
 import { NO_FILL, type Fill, type MadeChange } from "../model/state";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
@@ -80,10 +80,18 @@ export class Hand {
     this.endSweep();
     this.pinned = false;
     this.cell.set(undefined);
+    this.stroke.set(undefined);
     this.laid.set(undefined);
   }
 
-  /** While pinned, the cell pointed at stays, wherever the pointer goes. */
+  /** @param place a stroke, or undefined */
+  pointAtStroke(place: number | undefined): void {
+    if (!this.pinned) {
+      this.stroke.set(place);
+    }
+  }
+
+  /** While pinned, what is pointed at stays, wherever the pointer goes. */
   pin(pinned: boolean): void {
     this.pinned = pinned;
   }
@@ -191,18 +199,18 @@ export class Hand {
 
   /** Clears the region pointed at; while ink is coloured, makes the stroke pointed at black. */
   clearHere(): void {
-    const stroke = this.stroke.get();
-    if (stroke === undefined) {
-      this.layHere(NO_FILL);
-    } else {
-      this.work.lay(NO_FILL, [stroke]);
-    }
+    this.layHere(NO_FILL);
   }
 
-  /** Lays a fill on the cell pointed at, without taking it into the hand; nothing happens beside the sheet or without a fill. */
+  /** Lays a fill on the region or the stroke pointed at, without taking it into the hand; nothing happens beside the sheet or without a fill. */
   layHere(fill: Fill | undefined): void {
     const cell = this.cell.get();
-    if (cell !== undefined && fill !== undefined) {
+    const stroke = this.stroke.get();
+    if (stroke !== undefined && fill !== undefined) {
+      this.layOnInk(fill, [stroke]);
+    } else if (this.lining.get()) {
+      this.said.set("No ink is pointed at");
+    } else if (cell !== undefined && fill !== undefined) {
       this.layOn(cell, fill);
     }
   }
@@ -215,6 +223,28 @@ export class Hand {
     }
     this.view.startRipple(cells, this.view.camera.toScreen({ x: deepestX, y: deepestY }));
     this.lay(fill, cells);
+  }
+
+  /** Lays a swatch on strokes, or makes them black; says why not if it is no swatch. */
+  layOnInk(fill: Fill, places: readonly number[]): void {
+    if (this.mayBeOnInk(fill)) {
+      this.laidLast = fill;
+      const strokes = countedPlaces(0, this.work.lay(fill, places).length);
+      if (strokes !== "") {
+        this.said.set(
+          fill === NO_FILL ? `Made ${strokes} black` : `Coloured ${strokes} with ${this.fills.nameOf(fill)}`,
+        );
+      }
+    }
+  }
+
+  /** Whether ink can wear a fill; if not, that is said. */
+  mayBeOnInk(fill: Fill): boolean {
+    const may = fill === NO_FILL || this.fills.swatch(fill) !== undefined;
+    if (!may) {
+      this.work.notice.set("Ink wears plain swatches. Take one into the hand first.");
+    }
+    return may;
   }
 
   /** Names of the fills that the region menu offers. */
@@ -305,10 +335,8 @@ export class Hand {
       this.said.set("Nothing more");
     } else if (change.swaps.length > 0) {
       const places = change.swaps.map((swap) => swap.place);
-      const regions = this.regionsOf(places.filter((place) => !isStroke(place)));
-      const strokes = places.filter(isStroke).length;
-      const said = [counted(regions, "region"), counted(strokes, "stroke")].filter((each) => each !== "");
-      this.said.set(`${what}: ${said.join(" and ")}`);
+      const regions = this.regionsOf(cellsAmong(places));
+      this.said.set(`${what}: ${countedPlaces(regions, strokesAmong(places).length)}`);
     } else {
       this.said.set(`${what}: ${change.words || "a change of gaps"}`);
     }
@@ -332,9 +360,4 @@ export class Hand {
   private firstInSight(): number {
     return this.view.cellAt(this.view.camera.middle) ?? 0;
   }
-}
-
-/** Empty if there is none. */
-function counted(count: number, what: string): string {
-  return count === 0 ? "" : `${count} ${what}${count === 1 ? "" : "s"}`;
 }

@@ -2,6 +2,7 @@ import type { ReplaceMessage, Replaced } from "messages";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
+import { countedPlaces } from "../model/places";
 import type { Opening } from "../model/openings";
 import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
@@ -21,6 +22,7 @@ export class Here {
     private readonly work: Work,
     private readonly gathering: Gathering,
     private readonly showOpenings: (openings: Opening[]) => void,
+    private readonly colourInk: (cells: readonly number[], fill: Fill) => void,
   ) {}
 
   /** Tells what lies here, and returns the names of what can be done; undefined where it cannot. */
@@ -29,20 +31,21 @@ export class Here {
     const card = this.fills.cardOf(fill);
     const swatch = this.fills.swatch(fill);
     byId("here-stone").style.background = this.fills.css(fill);
-    byId("here-fill").textContent = this.fills.nameOf(fill);
-    const { area, cells } = this.regions.shape(this.regions.of(this.cell));
-    const share = ((100 * area) / this.regions.area).toFixed(1);
-    const pieces = cells.length === 1 ? "1 piece" : `${cells.length} pieces`;
     const where = card ? `${card.name}${card.subject ? `, ${card.subject}` : ""}. ` : "";
-    byId("here-where").textContent = `${where}${share} % of the sheet, ${pieces}`;
-    const openings = this.openings().length;
+    byId("here-where").textContent = where + (this.isOnInk ? this.aboutInk() : this.aboutRegion());
+    const openings = this.isOnInk ? 0 : this.openings().length;
     const present = this.hand.present.get();
-    const name = this.fills.nameOf(fill);
+    const name = this.isOnInk && fill === NO_FILL ? "Black ink" : this.fills.nameOf(fill);
+    byId("here-fill").textContent = name;
     const replaces = swatch && present !== fill && this.fills.swatch(present);
     const replace = (where: string) =>
       replaces ? `Replace ${name} by ${this.fills.nameOf(present)} ${where}` : undefined;
     return {
-      gather: `Gather all ${fill === NO_FILL ? "without a fill" : `that wears ${name}`}`,
+      gather: `Gather all ${fill === NO_FILL ? (this.isOnInk ? "black ink" : "without a fill") : `that wears ${name}`}`,
+      ink:
+        this.isOnInk || !this.fills.swatch(present)
+          ? undefined
+          : `Colour its ink ${this.fills.nameOf(present)}`,
       replaceHere: replace("on this sheet"),
       replaceScene: replace("in this scene"),
       replaceProject: replace("everywhere"),
@@ -53,7 +56,11 @@ export class Here {
   }
 
   readonly acts: Record<string, () => void> = {
-    gather: () => this.gathering.wearing(this.fill),
+    gather: () =>
+      this.isOnInk && this.fill === NO_FILL
+        ? this.gathering.gather(this.fills.strokes().filter((place) => this.fills.of(place) === NO_FILL))
+        : this.gathering.wearing(this.fill),
+    ink: () => this.colourInk(this.regions.cellsWith(this.cell), this.hand.present.get()),
     replaceHere: () => this.work.layAll(this.fills.replacing(this.fill, this.hand.present.get())),
     replaceScene: () => void this.replace("SCENE"),
     replaceProject: () => void this.replace("PROJECT"),
@@ -70,8 +77,23 @@ export class Here {
     return this.hand.cell.get()!;
   }
 
+  private get isOnInk(): boolean {
+    return this.hand.stroke.get() !== undefined;
+  }
+
   private get fill(): Fill {
-    return this.fills.of(this.cell);
+    return this.fills.of(this.hand.stroke.get() ?? this.cell);
+  }
+
+  private aboutRegion(): string {
+    const { area, cells } = this.regions.shape(this.regions.of(this.cell));
+    const share = ((100 * area) / this.regions.area).toFixed(1);
+    return `${share} % of the sheet, ${cells.length === 1 ? "1 piece" : `${cells.length} pieces`}`;
+  }
+
+  private aboutInk(): string {
+    const alike = this.fills.strokes().filter((place) => this.fills.of(place) === this.fill).length;
+    return `Ink, ${countedPlaces(0, alike)} alike on this sheet`;
   }
 
   private openings(): Opening[] {

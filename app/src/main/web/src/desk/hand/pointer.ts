@@ -19,7 +19,7 @@ export interface PointerTargets {
   /** What draws instead of filling, while it is the tool in the hand. */
   drawing(): Drawing | undefined;
   /** What a press with Ctrl does, whatever the tool: gathering. */
-  gathering: Drawing;
+  gathering(): Drawing;
   /** One step up or down for the region pointed at. */
   step(by: 1 | -1): void;
   pointedAt(at: Point | undefined): void;
@@ -86,7 +86,7 @@ export class PointerInput {
 
   private press(event: PointerEvent, at: Point): void {
     this.hand.pointAt(at);
-    const drawing = event.ctrlKey || event.metaKey ? this.targets.gathering : this.targets.drawing();
+    const drawing = event.ctrlKey || event.metaKey ? this.targets.gathering() : this.targets.drawing();
     if (drawing) {
       this.underWay = drawing;
       drawing.begin(at, event.altKey, event.shiftKey);

@@ -2,6 +2,7 @@ import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Gathering } from "../hand/gathering";
 import type { Fills } from "../model/fills";
+import { countedPlaces, isStroke } from "../model/places";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
 import type { Overlay } from "../gaps/overlay";
@@ -60,7 +61,7 @@ export class LedgerDrawer {
     this.offerGroups();
     const everywhere = ledgerOf(this.regions, this.fills, this.order.value, () => true);
     this.button.querySelector(".count")!.textContent = String(
-      everywhere.filter((row) => row.isSwatch).length,
+      new Set(everywhere.filter((row) => row.isSwatch).map((row) => row.fill)).size,
     );
     this.frame.show(this.isOpen && ["inside", "beside"].includes(this.where.value));
     if (this.place.hidden) {
@@ -75,18 +76,24 @@ export class LedgerDrawer {
     byId("twins").replaceChildren(...twins.map((pair) => this.twins(pair)));
   }
 
-  /** The cells that the filter lets through. */
-  private meant(): (cell: number) => boolean {
+  /** The cells and strokes that the filter lets through. */
+  private meant(): (place: number) => boolean {
     const where = this.where.value;
     const group = this.groups.all.find((each) => each.id === where);
     if (group) {
       const cells = new Set(group.cells);
-      return (cell) => cells.has(cell);
+      return (place) => cells.has(place);
     }
     if (where === "everywhere") {
       return () => true;
     }
+    if (where === "ink") {
+      return isStroke;
+    }
     return (cell) => {
+      if (isStroke(cell)) {
+        return false;
+      }
       const { deepestX: x, deepestY: y } = this.regions.shape(this.regions.of(cell));
       return this.frame.has({ x, y }) === (where === "inside");
     };
@@ -105,14 +112,15 @@ export class LedgerDrawer {
 
   private row(row: Row): HTMLElement {
     const share = row.share < 0.001 ? "under 0.1 %" : `${(100 * row.share).toFixed(1)} %`;
-    const note = `${row.regions === 1 ? "1 region" : `${row.regions} regions`}, ${share}`;
+    const counted = countedPlaces(row.regions, row.strokes);
+    const note = row.strokes > 0 ? `line, ${counted}` : `${counted}, ${share}`;
     return fillRow(
       this.fills,
       this.view,
       { ...row, note },
       {
-        title: "Gather these regions; with Shift, these too",
-        click: (event: MouseEvent) => this.gathering.gather(row.cells, event.shiftKey),
+        title: "Gather these; with Shift, these too",
+        click: (event: MouseEvent) => this.gathering.gather(row.places, event.shiftKey),
       },
     );
   }
@@ -126,9 +134,9 @@ export class LedgerDrawer {
         { title: `Let all that wears ${dropped.name} on this sheet wear ${kept.name}` },
       );
     const half = (row: Row) => {
-      const made = button("twin", row.name, () => this.gathering.gather(row.cells));
+      const made = button("twin", row.name, () => this.gathering.gather(row.places));
       made.style.borderTopColor = row.colour;
-      lightUp(this.view, made, row.cells);
+      lightUp(this.view, made, row.places);
       return made;
     };
     return el(

@@ -2,6 +2,7 @@ import { Ledgers } from "rules";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
 import { hexOf } from "../model/looks";
+import { placeOfStroke } from "../model/places";
 import { NO_FILL, type Fill } from "../model/state";
 
 /** A colour in use on the sheet. */
@@ -11,25 +12,39 @@ export interface Row {
   readonly colour: string;
   /** Whether it is one swatch all over; else a gradient, a pattern, or what the paper shows through. */
   readonly isSwatch: boolean;
-  readonly cells: number[];
+  /** The cells or strokes that wear it. */
+  readonly places: number[];
   readonly regions: number;
+  /** 0 for what regions wear. */
+  readonly strokes: number;
   /** Of the sheet, 0 to 1. */
   readonly share: number;
 }
 
 /**
- * The colours in use on a sheet, in an order; what has no fill comes first.
+ * The colours in use on a sheet, in regions and on ink, in an order; what has no fill comes first.
  *
  * @param order as the core calls it
- * @param isMeant which cells are looked at
+ * @param isMeant which cells and strokes are looked at
  */
 export function ledgerOf(
   regions: Regions,
   fills: Fills,
   order: string,
-  isMeant: (cell: number) => boolean,
+  isMeant: (place: number) => boolean,
 ): Row[] {
-  const all = regions.ledger(fills.all, isMeant).map((row): Row => ({
+  const flats = regions.ledger(fills.all, isMeant).map((row) => ({ ...row, places: row.cells, strokes: 0 }));
+  const ink = Ledgers.ink(
+    fills.ofInk.map((fill, stroke) => (isMeant(placeOfStroke(stroke)) ? fill : NO_FILL)),
+  );
+  const onInk = ink.map(({ swatch, strokes }) => ({
+    fill: swatch,
+    places: [...strokes].map(placeOfStroke),
+    regions: 0,
+    strokes: strokes.length,
+    share: 0,
+  }));
+  const all = [...flats, ...onInk].map((row): Row => ({
     ...row,
     name: row.fill === NO_FILL ? "No fill yet" : fills.nameOf(row.fill),
     colour: row.fill === NO_FILL ? "" : hexOf(fills.colour(row.fill)),
@@ -42,7 +57,7 @@ export function ledgerOf(
     rows.map((row) => fills.placeOfCard(row.fill)),
     rows.map((row) => row.colour),
     rows.map((row) => row.share),
-    rows.map((row) => row.regions),
+    rows.map((row) => row.regions + row.strokes),
   );
   return [...all.filter((row) => row.fill === NO_FILL), ...[...ordered].map((i) => rows[i]!)];
 }
@@ -54,9 +69,10 @@ export interface Twins {
   readonly away: number;
 }
 
-/** Pairs of rows, nearest first. @param threshold CIEDE2000 */
+/** Pairs of rows of other swatches, nearest first. @param threshold CIEDE2000 */
 export function nearTwins(rows: readonly Row[], threshold: number): Twins[] {
-  const filled = rows.filter((row) => row.isSwatch);
+  const firstOf = new Map(rows.filter((row) => row.isSwatch).map((row) => [row.fill, row] as const));
+  const filled = [...firstOf.values()];
   return Ledgers.nearTwins(
     filled.map((row) => row.name),
     filled.map((row) => row.colour),

@@ -26,6 +26,7 @@ export class LineTool implements Drawing {
     private readonly hand: Hand,
     private readonly view: SheetView,
   ) {
+    hand.stroke.listen((place) => view.pointStrokes(place === undefined ? [] : [strokeOf(place)]));
     hand.lining.listen((lining) => {
       if (lining) {
         void strokes.need();
@@ -36,7 +37,7 @@ export class LineTool implements Drawing {
   }
 
   /** The stroke under the pointer, as a place. */
-  private at(screen: Point): number | undefined {
+  at(screen: Point): number | undefined {
     const { camera } = this.view;
     return this.strokes.near(camera.toSheet(screen), Math.min(64, NEAR_PX / camera.scale));
   }
@@ -44,15 +45,13 @@ export class LineTool implements Drawing {
   pointAt(screen: Point | undefined): void {
     if (this.hand.lining.get() || screen === undefined) {
       const place = screen && this.at(screen);
-      this.hand.stroke.set(place);
-      this.view.pointStrokes(place === undefined ? [] : [strokeOf(place)]);
+      this.hand.pointAtStroke(place);
     }
   }
 
   begin(screen: Point, lifting: boolean, allAlike: boolean): void {
     const held = lifting ? NO_FILL : this.hand.present.get();
-    if (held !== NO_FILL && !this.fills.swatch(held)) {
-      this.work.notice.set("Ink wears plain swatches. Take one into the hand first.");
+    if (!this.hand.mayBeOnInk(held)) {
       return;
     }
     if (!this.strokes.areThere) {
@@ -63,7 +62,7 @@ export class LineTool implements Drawing {
     const place = this.at(screen);
     if (allAlike) {
       if (place !== undefined) {
-        this.lay(this.alike(place));
+        this.hand.layOnInk(held, this.alike(place));
       }
       return;
     }
@@ -104,25 +103,13 @@ export class LineTool implements Drawing {
     this.move(screen);
     const places = [...(this.swept ?? [])];
     this.cancel();
-    this.lay(places);
+    this.hand.layOnInk(this.laid, places);
   }
 
   cancel(): void {
     if (this.swept) {
       this.work.endPreview();
       this.swept = undefined;
-    }
-  }
-
-  private lay(places: readonly number[]): void {
-    const changed = this.work.lay(this.laid, places).length;
-    if (changed > 0) {
-      const what = changed === 1 ? "1 stroke" : `${changed} strokes`;
-      this.hand.said.set(
-        this.laid === NO_FILL
-          ? `Made ${what} black`
-          : `Coloured ${what} with ${this.fills.nameOf(this.laid)}`,
-      );
     }
   }
 }

@@ -6,7 +6,7 @@ import type { Edit } from "../../mixer/palette-calls";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
-import { placeOfStroke, strokeOf } from "../model/places";
+import { countedPlaces, placeOfStroke, strokeOf, strokesAmong } from "../model/places";
 import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
@@ -50,7 +50,9 @@ export class LinesPanel {
       this.look(false);
     });
     hand.stroke.listen((place) => this.say(place));
-    gathering.count.subscribe((count) => this.offerScopes(count));
+    gathering.count.listen(() => this.offerScopes());
+    gathering.strokes.listen(() => this.offerScopes());
+    this.offerScopes();
     hand.present.subscribe(
       (fill) =>
         (byId("lines-lay").textContent = `Colour it ${fills.swatch(fill) ? fills.nameOf(fill) : "…"}`),
@@ -111,17 +113,22 @@ export class LinesPanel {
           : this.fills.nameOf(this.fills.of(place));
   }
 
-  private offerScopes(gathered: number): void {
+  private offerScopes(): void {
+    const [regions, strokes] = [this.gathering.count.get(), this.gathering.strokes.get()];
     for (const option of this.scope.options) {
-      option.disabled = option.value !== "sheet" && gathered === 0;
+      const { value } = option;
+      option.disabled = value === "gathered" ? strokes === 0 : value !== "sheet" && regions === 0;
     }
-    this.scope.value = gathered === 0 ? "sheet" : "touching";
+    this.scope.value = strokes > 0 ? "gathered" : regions > 0 ? "touching" : "sheet";
   }
 
   /** The strokes that are meant. */
   private async meant(): Promise<number[]> {
     if (this.scope.value === "sheet") {
       return this.fills.strokes().map(strokeOf);
+    }
+    if (this.scope.value === "gathered") {
+      return strokesAmong(this.gathering.gatheredPlaces);
     }
     const sides = await this.strokes.sides();
     const { gathered } = this.gathering;
@@ -134,16 +141,19 @@ export class LinesPanel {
   }
 
   private async lay(fill: Fill): Promise<void> {
-    if (fill !== NO_FILL && !this.fills.swatch(fill)) {
-      this.work.notice.set("Ink wears plain swatches. Take one into the hand first.");
-      return;
+    if (this.hand.mayBeOnInk(fill)) {
+      this.hand.layOnInk(fill, (await this.meant()).map(placeOfStroke));
     }
-    const changed = this.work.lay(fill, (await this.meant()).map(placeOfStroke)).length;
-    this.tell(changed, fill === NO_FILL ? "made black" : `coloured ${this.fills.nameOf(fill)}`);
+  }
+
+  /** Colours the ink inside and around some cells. */
+  async layAround(cells: readonly number[], fill: Fill): Promise<void> {
+    const sides = await this.strokes.sides();
+    this.hand.layOnInk(fill, [...sides.touching(cells)].map(placeOfStroke));
   }
 
   private tell(strokes: number, what: string): void {
-    this.hand.said.set(strokes === 0 ? "This ink is so already" : `${strokes} strokes ${what}`);
+    this.hand.said.set(strokes === 0 ? "This ink is so already" : `${countedPlaces(0, strokes)} ${what}`);
   }
 
   /** What each stroke would get. */

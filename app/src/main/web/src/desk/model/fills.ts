@@ -209,9 +209,15 @@ export class Fills {
     });
   }
 
-  /** The cells that wear a fill, or none. */
+  /** The places that wear a fill; of no fill the cells alone, since all ink is black that wears none. */
   wearing(fill: Fill): number[] {
-    return [...this.fillOfCell.keys()].filter((cell) => this.of(cell) === fill);
+    const places = fill === NO_FILL ? [...this.fillOfCell.keys()] : this.places();
+    return places.filter((place) => this.of(place) === fill);
+  }
+
+  /** What each stroke wears, by its number. */
+  get ofInk(): readonly Fill[] {
+    return this.fillOfStroke;
   }
 
   set(place: number, fill: Fill): void {

@@ -98,6 +98,10 @@ export class Renderer {
     this.strokes?.point(strokes);
   }
 
+  gatherStrokes(strokes: readonly number[]): void {
+    this.strokes?.gather(strokes);
+  }
+
   meanStrokes(strokes: readonly number[]): void {
     this.strokes?.mean(strokes);
   }

@@ -110,7 +110,7 @@ vec3 paintAt(vec2 p) {
 #ifdef LINES
 uniform usampler2D strokes;     // the stroke of each pixel of the plane of strokes, from this tile on
 uniform sampler2D inkColours;   // by stroke
-uniform usampler2D strokeMarks; // by stroke: bit 0 pointed at, bit 1 meant by an act
+uniform usampler2D strokeMarks; // by stroke: bit 0 pointed at, bit 1 meant by an act, bit 2 gathered
 uniform vec4 strokePlacing;     // x, y of the tile in the plane of strokes; that many of its pixels across and down for one of the sheet
 uniform float meeting;          // within this many sheet pixels colours that meet are mixed; 0: they are not
 uniform vec2 taps[16];          // in a disc of radius 1
@@ -124,7 +124,7 @@ vec3 inkColourAt(vec2 p) {
   uint mark = texelFetch(strokeMarks, entry(strokeAt(p)), 0).r;
   bool light = mod(gl_FragCoord.x + gl_FragCoord.y, 7.0) < 3.5;
   if ((mark & 1u) != 0u) return vec3(light ? 1.0 : 0.09);
-  if ((mark & 2u) != 0u && light) return vec3(0.62);
+  if ((mark & 6u) != 0u && light) return vec3(0.62);
   if (meeting == 0.0) return texelFetch(inkColours, entry(strokeAt(p)), 0).rgb;
   vec3 sum = vec3(0);
   for (int tap = 0; tap < 16; tap++) {

@@ -1,5 +1,5 @@
 import type { Fills } from "../model/fills";
-import { isStroke, strokeOf } from "../model/places";
+import { cellsAmong, isStroke, strokeOf, strokesAmong } from "../model/places";
 import type { CellMap, CellPlane, InkPlane } from "../model/planes";
 import { Camera, type Point } from "./camera";
 import type { MotifPictures } from "./motif-pictures";
@@ -127,15 +127,20 @@ export class SheetView {
     this.draw();
   }
 
-  /** Shows cells as gathered. */
-  gather(cells: readonly number[]): void {
+  /** Shows cells and strokes as gathered. */
+  gather(places: readonly number[]): void {
+    const cells = cellsAmong(places);
     this.renderer.gather(cells, this.boxOf(cells));
+    this.renderer.gatherStrokes(strokesAmong(places));
     this.draw();
   }
 
-  /** Lights cells up and dims the rest; undefined ends it. */
-  light(cells: readonly number[] | undefined): void {
-    this.renderer.light(cells);
+  /** Lights cells up and dims the rest, or marks strokes; undefined ends it. */
+  light(places: readonly number[] | undefined): void {
+    const cells = cellsAmong(places ?? []);
+    const strokes = strokesAmong(places ?? []);
+    this.renderer.light(places && (cells.length > 0 || strokes.length === 0) ? cells : undefined);
+    this.renderer.meanStrokes(strokes);
     this.draw();
   }
 

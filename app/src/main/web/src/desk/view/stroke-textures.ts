@@ -7,6 +7,7 @@ import { fromBox, type Box, type Tile } from "./tiles";
 /** Bits of a stroke's mark. */
 const POINTED_AT = 1;
 const MEANT = 2;
+const GATHERED = 4;
 
 /** What the shaders look up to colour ink: the stroke of each pixel, tile by tile, and what each stroke shows. */
 export class StrokeTextures {
@@ -38,6 +39,10 @@ export class StrokeTextures {
   /** Marks the strokes that an act would be about. */
   mean(strokes: readonly number[]): void {
     this.mark(MEANT, strokes);
+  }
+
+  gather(strokes: readonly number[]): void {
+    this.mark(GATHERED, strokes);
   }
 
   private mark(bit: number, strokes: readonly number[]): void {

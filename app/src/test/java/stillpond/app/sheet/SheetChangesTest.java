@@ -238,7 +238,7 @@ class SheetChangesTest {
     @Test
     void whatDoesNotExistIsRefusedWithTheReason() {
         assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(99)), "no such region");
-        assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(-1)), "no such region");
+        assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), layer, coat, List.of(-9999)), "no such region");
         assertRefused(new ChangeRequest.Lay(UUID.randomUUID(), UUID.randomUUID(), coat, List.of(1)), "analysed anew");
         Fill stranger = Fill.flat(Work.begin(pond).coat().id());
         assertRefused(

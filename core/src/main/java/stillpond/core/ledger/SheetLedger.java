@@ -53,6 +53,22 @@ public final class SheetLedger {
         return rows;
     }
 
+    /**
+     * The swatches that ink wears, in the order in which they come on the sheet, each with its strokes. What is black is in none.
+     *
+     * @param worn by stroke
+     */
+    public static Map<Fill, List<Integer>> ofInk(List<Fill> worn) {
+        Map<Fill, List<Integer>> strokes = new LinkedHashMap<>();
+        for (int stroke = 0; stroke < worn.size(); stroke++) {
+            if (!worn.get(stroke).equals(Fill.NONE)) {
+                strokes.computeIfAbsent(worn.get(stroke), any -> new ArrayList<>())
+                        .add(stroke);
+            }
+        }
+        return strokes;
+    }
+
     private static Row row(RegionMap map, Fill fill, List<Integer> cells) {
         BitSet regions = new BitSet();
         long area = 0;
