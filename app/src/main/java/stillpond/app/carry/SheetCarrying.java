@@ -28,8 +28,10 @@ import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.fill.Places;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Regions;
+import stillpond.core.line.CarriedLines;
 import stillpond.core.refusal.Refusal;
 
 /** Proposes what the regions of a sheet wear, out of what sheets of the same things wear. */
@@ -92,8 +94,30 @@ class SheetCarrying {
      */
     record Choice(String fill, double share, UUID sheet, UUID layer, int cell, double x, double y) {}
 
-    /** @param layer whose cells are named */
-    record Proposals(UUID layer, List<Proposal> proposals) {}
+    /**
+     * @param layer whose cells and strokes are named
+     * @param lines the strokes that get each swatch, by its text, once what is sure is laid; see {@link stillpond.core.fill.Places}
+     */
+    record Proposals(UUID layer, List<Proposal> proposals, Map<String, List<Integer>> lines) {
+
+        /** What is sure, and the line colours that come with it. */
+        Map<Integer, Fill> sure() {
+            Map<Integer, Fill> laid = sureFills(proposals);
+            lines.forEach((text, strokes) -> strokes.forEach(stroke -> laid.put(stroke, Fill.ofText(text))));
+            return laid;
+        }
+
+        private static Map<Integer, Fill> sureFills(List<Proposal> proposals) {
+            Map<Integer, Fill> laid = new HashMap<>();
+            for (Proposal proposal : proposals) {
+                if (proposal.isSure()) {
+                    Fill fill = Fill.ofText(proposal.choices().get(0).fill());
+                    proposal.cells().forEach(cell -> laid.put(cell, fill));
+                }
+            }
+            return laid;
+        }
+    }
 
     /**
      * A region that wears something else than its likes do.
@@ -108,8 +132,8 @@ class SheetCarrying {
         }
     }
 
-    /** How much was laid. */
-    record Laid(int sure, int doubtful) {}
+    /** How much was laid: regions that are sure, and strokes of ink; and how many regions are in doubt. */
+    record Laid(int sure, int doubtful, int strokes) {}
 
     /** Those that are offered first. */
     List<SourceSheet> sources(UUID project, UUID target) {
@@ -170,29 +194,43 @@ class SheetCarrying {
                 proposals.add(new Proposal(cells, choices, proposal.isSure()));
             }
         }
-        return new Proposals(layer.id(), proposals);
+        Fills laid = there.fills().after(there.fills().laying(Proposals.sureFills(proposals)));
+        Map<String, List<Integer>> lines = new TreeMap<>();
+        lines(project, layer, laid, sources)
+                .forEach((stroke, fill) -> lines.computeIfAbsent(fill.text(), text -> new ArrayList<>())
+                        .add(stroke));
+        return new Proposals(layer.id(), proposals, lines);
     }
 
     /** Lays what is sure, as one change, on regions that wear nothing. */
     Laid laySure(UUID project, UUID target, UUID author, List<UUID> sources) {
         Proposals proposals = propose(project, target, sources, false);
-        Map<Integer, Fill> fillByCell = new HashMap<>();
-        int sure = 0;
-        for (Proposal proposal : proposals.proposals()) {
-            if (proposal.isSure()) {
-                Fill fill = Fill.ofText(proposal.choices().get(0).fill());
-                proposal.cells().forEach(cell -> fillByCell.put(cell, fill));
-                sure++;
-            }
-        }
-        if (!fillByCell.isEmpty()) {
-            ChangeOutcome outcome = changes.make(
-                    target, author, new ChangeRequest.Lay(UUID.randomUUID(), proposals.layer(), fillByCell));
+        Map<Integer, Fill> laid = proposals.sure();
+        if (!laid.isEmpty()) {
+            ChangeOutcome outcome =
+                    changes.make(target, author, new ChangeRequest.Lay(UUID.randomUUID(), proposals.layer(), laid));
             if (outcome instanceof ChangeOutcome.Refused refused) {
                 throw new Refusal(refused.reason());
             }
         }
-        return new Laid(sure, proposals.proposals().size() - sure);
+        int sure = (int) proposals.proposals().stream().filter(Proposal::isSure).count();
+        int strokes = (int) laid.keySet().stream().filter(Places::isStroke).count();
+        return new Laid(sure, proposals.proposals().size() - sure, strokes);
+    }
+
+    /** What black ink of a layer gets, since ink between the same fills wears it on the sheets that are carried from. */
+    private Map<Integer, Fill> lines(UUID project, Layer layer, Fills worn, List<UUID> sources) {
+        CarriedLines lines = new CarriedLines();
+        boolean isAnyColoured = false;
+        for (UUID source : sources) {
+            Layer from = sheets.get(project, source).frontLayer();
+            Fills there = sheets.fills(from);
+            if (!there.ofStrokes().filled().isEmpty()) {
+                lines.learn(sheets.strokes(from), there);
+                isAnyColoured = true;
+            }
+        }
+        return isAnyColoured ? lines.on(sheets.strokes(layer), worn) : Map.of();
     }
 
     /** Filled regions whose sure likes on other sheets, of the same scene or models, all wear something else. */

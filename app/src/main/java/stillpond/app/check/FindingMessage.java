@@ -3,7 +3,9 @@ package stillpond.app.check;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import stillpond.core.cell.Box;
 import stillpond.core.check.Finding;
+import stillpond.core.stroke.Stroke;
 
 /**
  * A finding as the desk is told.
@@ -14,6 +16,8 @@ import stillpond.core.check.Finding;
  * @param swatch what they wear, or null
  * @param other what it is too near to, or null
  * @param openings through which a fill ran out, by index
+ * @param strokes of the ink that are concerned, by number
+ * @param at around the first of them, or null
  */
 record FindingMessage(
         String key,
@@ -25,7 +29,9 @@ record FindingMessage(
         @Nullable UUID swatch,
         @Nullable UUID other,
         double difference,
-        List<Integer> openings) {
+        List<Integer> openings,
+        List<Integer> strokes,
+        @Nullable Box at) {
 
     /** What was found. */
     enum Kind {
@@ -36,7 +42,9 @@ record FindingMessage(
         TOO_NEAR,
         TWINS,
         OFF_CARD,
-        LOST_STOP
+        LOST_STOP,
+        LINE_OFF_CARD,
+        LIGHT_LINE
     }
 
     /** What is particular about one kind of finding. */
@@ -56,7 +64,9 @@ record FindingMessage(
                 its.swatch(),
                 its.other(),
                 its.difference(),
-                its.openings());
+                its.openings(),
+                finding.strokes().stream().map(Stroke::number).toList(),
+                finding.strokes().stream().findFirst().map(Stroke::box).orElse(null));
     }
 
     private static Particulars particulars(Finding finding) {
@@ -76,6 +86,12 @@ record FindingMessage(
         }
         if (finding instanceof Finding.LostStop) {
             return new Particulars(Kind.LOST_STOP, null, null, null, 0, List.of());
+        }
+        if (finding instanceof Finding.LineOffCard loose) {
+            return new Particulars(Kind.LINE_OFF_CARD, loose.meant().orElse(null), loose.swatch(), null, 0, List.of());
+        }
+        if (finding instanceof Finding.LightLine light) {
+            return new Particulars(Kind.LIGHT_LINE, null, light.swatch(), null, 0, List.of());
         }
         Finding.OffCard loose = (Finding.OffCard) finding;
         return new Particulars(Kind.OFF_CARD, loose.meant().orElse(null), loose.swatch(), null, 0, List.of());

@@ -16,6 +16,7 @@ import stillpond.app.palette.CardView;
 import stillpond.app.palette.CardView.SwatchView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.sheet.Counted;
 import stillpond.app.sheet.WornSwatches;
 import stillpond.core.ledger.ColourOrder;
 import stillpond.core.ledger.NearTwins;
@@ -36,7 +37,7 @@ class LedgerController {
     }
 
     /** A sheet that wears a colour. */
-    public record Place(UUID sheet, String title, long regions) {}
+    public record Place(UUID sheet, String title, long regions, long strokes) {}
 
     /**
      * A colour on a card, and how much wears it.
@@ -46,6 +47,12 @@ class LedgerController {
     public record Row(SwatchView swatch, String card, UUID cardId, boolean loose, double share, List<Place> places) {
         public long regions() {
             return places.stream().mapToLong(Place::regions).sum();
+        }
+
+        /** How much wears it, in words. */
+        public String counted() {
+            return Counted.of(
+                    regions(), places.stream().mapToLong(Place::strokes).sum());
         }
 
         ColourOrder.Row forOrder(int placeOfCard) {
@@ -102,7 +109,7 @@ class LedgerController {
 
     private static List<Place> places(List<WornSwatches.Use> uses) {
         return uses.stream()
-                .map(use -> new Place(use.sheet(), use.title(), use.regions()))
+                .map(use -> new Place(use.sheet(), use.title(), use.regions(), use.strokes()))
                 .toList();
     }
 

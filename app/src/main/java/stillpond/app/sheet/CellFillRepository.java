@@ -76,9 +76,10 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     @NativeQuery("delete from cell_fill where layer_id = :layer and cell = any(cast(:cells as integer[]))")
     void clear(UUID layer, Integer[] cells);
 
-    /** How many regions of each sheet wear one of some swatches, somewhere. */
+    /** How many regions and strokes of each sheet wear one of some swatches, somewhere. */
     @NativeQuery("""
-            select s.id as sheet, s.title as title, count(distinct c.regions[f.cell + 1]) as regions
+            select s.id as sheet, s.title as title, count(distinct c.regions[f.cell + 1]) as regions,
+                   count(distinct f.cell) filter (where f.cell < 0) as strokes
             from cell_wears f
             join layer l on l.id = f.layer_id and l.is_current
             join layer_cells c on c.layer_id = l.id
@@ -102,6 +103,29 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             order by s.position, s.title""")
     List<WornSwatch> countBySwatch(UUID project, UUID scene);
 
+    /** How many strokes of each sheet of a project wear each swatch. */
+    @NativeQuery("""
+            select f.swatch_id as swatch, s.id as sheet, s.title as title, count(distinct f.cell) as strokes
+            from sheet s
+            join layer l on l.sheet_id = s.id and l.is_current
+            join cell_wears f on f.layer_id = l.id and f.cell < 0
+            where s.project_id = :project and s.removed_at is null
+                  and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
+            group by f.swatch_id, s.id, s.title, s.position
+            order by s.position, s.title""")
+    List<WornOnInk> countOnInk(UUID project, UUID scene);
+
+    /** One row of {@link #countOnInk}. */
+    interface WornOnInk {
+        UUID getSwatch();
+
+        UUID getSheet();
+
+        String getTitle();
+
+        long getStrokes();
+    }
+
     /** One row of {@link #countBySwatch}. */
     interface WornSwatch {
         UUID getSwatch();
@@ -122,6 +146,8 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
         String getTitle();
 
         long getRegions();
+
+        long getStrokes();
     }
 
     /** Lets one layer wear what another with the same cells wears. */

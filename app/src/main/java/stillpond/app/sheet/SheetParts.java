@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -11,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.ledger.InkOnSheet;
 import stillpond.core.ledger.PartsOnSheet;
 import stillpond.core.palette.Palette;
 
@@ -36,17 +38,25 @@ public class SheetParts {
         List<Known> known = new ArrayList<>();
         for (Sheet sheet : sheets) {
             Layer layer = sheet.frontLayer();
+            Fills worn = Fills.of(fills.getOrDefault(layer.id(), Map.of()));
             known.add(new Known(
-                    planes.content(layer.smallCells()),
-                    regions.get(layer.id()),
-                    Fills.of(fills.getOrDefault(layer.id(), Map.of()))));
+                    planes.content(layer.smallCells()), regions.get(layer.id()), worn, smallInk(layer, worn)));
         }
         return known.parallelStream().map(each -> each.parts(palette)).toList();
     }
 
-    private record Known(byte[] smallCells, int[] regions, Fills fills) {
+    private Optional<InkOnSheet> smallInk(Layer layer, Fills worn) {
+        StrokePlanes strokes = layer.strokes();
+        return strokes == null || worn.ofStrokes().filled().isEmpty()
+                ? Optional.empty()
+                : Optional.of(new InkOnSheet(
+                        PlaneCodec.decodeCells(planes.content(strokes.small())),
+                        PlaneCodec.decodeInk(planes.content(layer.smallInk()))));
+    }
+
+    private record Known(byte[] smallCells, int[] regions, Fills fills, Optional<InkOnSheet> ink) {
         PartsOnSheet parts(Palette palette) {
-            return PartsOnSheet.of(PlaneCodec.decodeCells(smallCells), regions, fills, palette);
+            return PartsOnSheet.of(PlaneCodec.decodeCells(smallCells), regions, fills, ink, palette);
         }
     }
 

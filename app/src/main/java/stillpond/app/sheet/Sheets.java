@@ -16,14 +16,12 @@ import stillpond.core.check.Finding;
 import stillpond.core.check.SheetCheck;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.ImageLimits;
-import stillpond.core.format.PlaneCodec;
 import stillpond.core.format.UnreadableFile;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Palette;
 import stillpond.core.stroke.Stroke;
-import stillpond.core.stroke.Strokes;
 
 /** The sheets of projects and what they wear now. */
 @Service
@@ -35,6 +33,7 @@ public class Sheets {
     private final SheetRepository sheets;
     private final CellFillRepository fills;
     private final LayerDams layerDams;
+    private final LayerStrokes layerStrokes;
     private final Planes planes;
     private final Projects projects;
     private final TransactionTemplate transaction;
@@ -46,6 +45,7 @@ public class Sheets {
             SheetRepository sheets,
             CellFillRepository fills,
             LayerDams layerDams,
+            LayerStrokes layerStrokes,
             Planes planes,
             Projects projects,
             TransactionTemplate transaction,
@@ -55,6 +55,7 @@ public class Sheets {
         this.sheets = sheets;
         this.fills = fills;
         this.layerDams = layerDams;
+        this.layerStrokes = layerStrokes;
         this.planes = planes;
         this.projects = projects;
         this.transaction = transaction;
@@ -160,20 +161,16 @@ public class Sheets {
 
     /** The strokes of a layer's ink by their numbers; none while it is not cut. */
     public List<Stroke> strokes(Layer layer) {
-        StrokePlanes strokes = layer.strokes();
-        return strokes == null
-                ? List.of()
-                : Strokes.of(
-                        strokes.mapOf(layer, planes),
-                        PlaneCodec.decodeInk(planes.content(layer.ink())),
-                        PlaneCodec.decodeCells(planes.content(layer.cells())));
+        return layerStrokes.of(layer);
     }
 
     /** What is wrong or suspicious on a layer. */
     @Transactional(readOnly = true)
     public List<Finding> check(Layer layer, Palette palette) {
         Openings openings = layerDams.openings(layer);
-        return SheetCheck.of(openings, Regions.of(openings, layerDams.of(layer)), fills(layer), palette);
+        Fills worn = fills(layer);
+        List<Stroke> strokes = worn.ofStrokes().filled().isEmpty() ? List.of() : strokes(layer);
+        return SheetCheck.of(openings, Regions.of(openings, layerDams.of(layer)), worn, palette, strokes);
     }
 
     /** How far each sheet of a project is, by sheet. */

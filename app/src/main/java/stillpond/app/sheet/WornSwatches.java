@@ -32,26 +32,51 @@ public class WornSwatches {
         this.history = history;
     }
 
-    /** How many regions of a sheet wear some swatches. */
-    public record Worn(UUID sheet, String title, long regions) {}
+    /** How many regions and strokes of a sheet wear some swatches. */
+    public record Worn(UUID sheet, String title, long regions, long strokes) {
 
-    /** How much of one sheet wears a swatch. @param share of the sheet, 0 to 1 */
-    public record Use(UUID swatch, UUID sheet, String title, long regions, double share) {}
+        /** Such as "4 regions and 1 stroke". */
+        public String words() {
+            return Counted.of(regions, strokes);
+        }
+    }
+
+    /** How much of one sheet wears a swatch. @param share of the sheet that regions cover, 0 to 1 */
+    public record Use(UUID swatch, UUID sheet, String title, long regions, long strokes, double share) {}
 
     /** Every swatch that something wears, sheet by sheet, in a project or one of its scenes. */
     @Transactional(readOnly = true)
     public List<Use> inUse(UUID project, Optional<UUID> scene) {
-        return fills.countBySwatch(project, scene.orElse(null)).stream()
-                .map(each ->
-                        new Use(each.getSwatch(), each.getSheet(), each.getTitle(), each.getRegions(), each.getShare()))
-                .toList();
+        Map<List<UUID>, Use> uses = new LinkedHashMap<>();
+        fills.countBySwatch(project, scene.orElse(null))
+                .forEach(each -> uses.put(
+                        List.of(each.getSwatch(), each.getSheet()),
+                        new Use(
+                                each.getSwatch(),
+                                each.getSheet(),
+                                each.getTitle(),
+                                each.getRegions(),
+                                0,
+                                each.getShare())));
+        fills.countOnInk(project, scene.orElse(null))
+                .forEach(each -> uses.merge(
+                        List.of(each.getSwatch(), each.getSheet()),
+                        new Use(each.getSwatch(), each.getSheet(), each.getTitle(), 0, each.getStrokes(), 0),
+                        (flat, ink) -> new Use(
+                                flat.swatch(),
+                                flat.sheet(),
+                                flat.title(),
+                                flat.regions(),
+                                ink.strokes(),
+                                flat.share())));
+        return List.copyOf(uses.values());
     }
 
     /** Only sheets that wear one of them. */
     @Transactional(readOnly = true)
     public List<Worn> where(Collection<UUID> swatches) {
         return fills.countWearing(swatches.toArray(UUID[]::new)).stream()
-                .map(each -> new Worn(each.getSheet(), each.getTitle(), each.getRegions()))
+                .map(each -> new Worn(each.getSheet(), each.getTitle(), each.getRegions(), each.getStrokes()))
                 .toList();
     }
 

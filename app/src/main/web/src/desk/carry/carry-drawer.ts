@@ -8,6 +8,7 @@ import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { hexOf } from "../model/looks";
 import type { Regions } from "../model/regions";
+import { countedPlaces } from "../model/places";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
@@ -23,6 +24,8 @@ export class CarryDrawer {
   private readonly button = byId("carry-button");
   private sources: SourceSheet[] = [];
   private sure: Proposal[] = [];
+  /** Strokes by the swatch that they get along with what is sure. */
+  private lines = new Map<Fill, number[]>();
   private doubtful: Proposal[] = [];
   /** Of the doubtful ones: which is looked at, and which of its choices. */
   private at = 0;
@@ -164,7 +167,7 @@ export class CarryDrawer {
     this.tell("Looking for the same things");
     try {
       const overFilled = byId<HTMLInputElement>("carry-over").checked;
-      const { layer, proposals } = await call<Proposals>(`${this.path}/carry`, {
+      const { layer, proposals, lines } = await call<Proposals>(`${this.path}/carry`, {
         sources,
         overFilled,
       });
@@ -175,8 +178,11 @@ export class CarryDrawer {
         }))
         .filter((each) => layer === this.fills.layer && each.cells.length > 0);
       this.sure = known.filter((each) => each.isSure);
+      this.lines = new Map(layer === this.fills.layer ? Object.entries(lines) : []);
       this.doubtful = known.filter((each) => !each.isSure).sort((a, b) => this.area(b) - this.area(a));
-      this.tell(known.length === 0 ? "Nothing on this sheet looks like anything there." : "");
+      this.tell(
+        known.length + this.lines.size === 0 ? "Nothing on this sheet looks like anything there." : "",
+      );
     } catch (error) {
       this.tell((error as Error).message);
     }
@@ -193,16 +199,17 @@ export class CarryDrawer {
   }
 
   private laySure(): void {
-    const byFill = new Map<Fill, number[]>();
+    const byFill = new Map<Fill, number[]>(this.lines);
     for (const { cells, choices } of this.sure) {
       const { fill } = choices[0]!;
       byFill.set(fill, [...(byFill.get(fill) ?? []), ...cells]);
     }
-    const count = this.sure.length;
+    const filled = countedPlaces(this.sure.length, this.strokes);
     this.sure = [];
+    this.lines = new Map();
     this.fills.tryOnCells(new Map());
     this.work.layAll(byFill);
-    this.hand.said.set(`Filled ${count} regions`);
+    this.hand.said.set(`Filled ${filled}`);
     this.renew();
     this.goThere();
   }
@@ -212,8 +219,13 @@ export class CarryDrawer {
     this.renew();
   }
 
+  private get strokes(): number {
+    return [...this.lines.values()].flat().length;
+  }
+
   private forget(): void {
     this.sure = [];
+    this.lines = new Map();
     this.doubtful = [];
     this.at = 0;
     this.choice = 0;
@@ -252,7 +264,7 @@ export class CarryDrawer {
   }
 
   private renew(): void {
-    const waiting = this.sure.length + this.doubtful.length;
+    const waiting = this.sure.length + this.doubtful.length + this.strokes;
     this.button.querySelector(".count")!.textContent = waiting === 0 ? "" : String(this.doubtful.length);
     if (!this.isOpen) {
       return;
@@ -260,8 +272,8 @@ export class CarryDrawer {
     byId("carry-setup").hidden = waiting > 0;
     byId("carry-answer").hidden = waiting === 0;
     const sure = byId<HTMLButtonElement>("carry-sure");
-    sure.hidden = this.sure.length === 0;
-    sure.textContent = this.sure.length === 1 ? "Lay the sure one" : `Lay the ${this.sure.length} sure ones`;
+    sure.hidden = this.sure.length + this.strokes === 0;
+    sure.textContent = `Lay what is sure: ${countedPlaces(this.sure.length, this.strokes)}`;
     byId("carry-doubtful").hidden = this.doubtful.length === 0;
     byId("carry-left").textContent = `${this.at + 1} of ${this.doubtful.length} in doubt`;
     this.showOnSheet();
@@ -284,6 +296,9 @@ export class CarryDrawer {
     this.sure.forEach(({ cells, choices }) => this.colour(colours, cells, choices[0]!));
     this.doubtful.forEach(({ cells, choices }, i) =>
       this.colour(colours, cells, choices[i === this.at ? this.choice : 0]!),
+    );
+    this.lines.forEach((strokes, fill) =>
+      strokes.forEach((place) => colours.set(place, hexOf(this.fills.colour(fill)))),
     );
     this.fills.tryOnCells(colours);
     this.view.gather(this.doubtful.flatMap((each) => each.cells));

@@ -1,4 +1,5 @@
 import type { Laid } from "messages";
+import { countedPlaces } from "../model/places";
 import { all, byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 
@@ -44,11 +45,12 @@ export class CarryRun {
       said.textContent = `${title}, ${i + 1} of ${sheets.length}. ${done.join(" ")}`;
       try {
         const sources = [...new Set([from, ...this.models()])];
-        const { sure, doubtful } = await call<Laid>(`${path}/carry/sure`, {
+        const { sure, doubtful, strokes } = await call<Laid>(`${path}/carry/sure`, {
           sources: sources.filter((source) => !path.endsWith(source)),
           overFilled: false,
         });
-        done.push(`${title}: ${sure} laid, ${doubtful} in doubt.`);
+        const lines = strokes > 0 ? `, ${countedPlaces(0, strokes)} coloured` : "";
+        done.push(`${title}: ${sure} laid${lines}, ${doubtful} in doubt.`);
       } catch (error) {
         done.push(`${title}: ${(error as Error).message}`);
       }

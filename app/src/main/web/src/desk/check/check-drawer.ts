@@ -7,8 +7,10 @@ import { placeRow } from "../gaps/place-row";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { NO_FILL } from "../model/state";
+import { countedPlaces, placeOfStroke } from "../model/places";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
+import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 
 const SETTLE_MS = 500;
@@ -92,21 +94,32 @@ export class CheckDrawer {
   }
 
   private row(finding: Finding): HTMLElement {
-    const shape = this.regions.map.layer.cell(finding.cells[0]!);
-    const middle = { x: shape.deepestX, y: shape.deepestY };
+    const places = [...finding.cells, ...finding.strokes.map(placeOfStroke)];
+    const { middle, width, height } = this.placeOf(finding);
     return placeRow({
       title: this.title(finding),
       note: this.note(finding),
       acts: el("p", { className: "check-act" }, ...this.acts(finding)),
-      paint: (picture) =>
-        this.crop.paintAround(picture, middle, Math.max(60, 1.6 * Math.max(shape.width, shape.height))),
+      paint: (picture) => this.crop.paintAround(picture, middle, Math.max(60, 1.6 * Math.max(width, height))),
       go: () => {
-        this.hand.goToCell(finding.cells[0]!);
-        this.view.showClose(middle, Math.min(shape.width, shape.height));
+        if (finding.cells.length > 0) {
+          this.hand.goToCell(finding.cells[0]!);
+        }
+        this.view.showClose(middle, Math.min(width, height));
       },
-      begin: () => this.view.light(finding.cells),
+      begin: () => this.view.light(places),
       end: () => this.view.light(undefined),
     });
+  }
+
+  /** Where on the sheet it is to be seen. */
+  private placeOf({ cells, at }: Finding): { middle: Point; width: number; height: number } {
+    if (at) {
+      const [width, height] = [at.xEndExclusive - at.xStart, at.yEndExclusive - at.yStart];
+      return { middle: { x: at.xStart + width / 2, y: at.yStart + height / 2 }, width, height };
+    }
+    const { deepestX: x, deepestY: y, width, height } = this.regions.map.layer.cell(cells[0]!);
+    return { middle: { x, y }, width, height };
   }
 
   private acts(finding: Finding): HTMLElement[] {
@@ -117,6 +130,8 @@ export class CheckDrawer {
       act("Dam it, clear the outside", () => this.takeIn(finding));
     } else if (kind === "TOO_NEAR") {
       act(`Make both ${this.fills.nameOf(finding.other!)}`, () => this.work.lay(finding.other!, cells));
+    } else if (kind === "LIGHT_LINE") {
+      act("Make it black", () => this.work.lay(NO_FILL, finding.strokes.map(placeOfStroke)));
     } else if (kind === "LOST_STOP") {
       act("Choose another swatch", () => this.openKinds(cells));
     } else if (likely) {
@@ -164,6 +179,10 @@ export class CheckDrawer {
         return "A colour on no card";
       case "LOST_STOP":
         return "A stop lost its swatch";
+      case "LINE_OFF_CARD":
+        return "A line colour on no card";
+      case "LIGHT_LINE":
+        return "A line lighter than its sides";
     }
   }
 
@@ -179,6 +198,9 @@ export class CheckDrawer {
         return `${name(finding.swatch)} and ${name(finding.other)} are ${away} apart; more wears the second`;
       case "LOST_STOP":
         return `${name(this.fills.of(finding.cells[0]!))} is shown without that colour; give the stop another swatch`;
+      case "LIGHT_LINE":
+        return `${name(finding.swatch)} on ${countedPlaces(0, finding.strokes.length)} is lighter than all beside`;
+      case "LINE_OFF_CARD":
       case "OFF_CARD":
         return finding.likely
           ? `${name(finding.swatch)} is a loose colour, close to ${name(finding.likely)}`

@@ -90,7 +90,8 @@ final class ColourFindings {
         return cells.values().stream().map(Finding.LostStop::new).toList();
     }
 
-    private static Optional<UUID> meant(SheetToCheck sheet, UUID loose) {
+    /** The card colour that a loose one was probably meant to be. */
+    static Optional<UUID> meant(SheetToCheck sheet, UUID loose) {
         return sheet.palette().cards().stream()
                 .filter(card -> !card.isLoose() && !card.isNeutral())
                 .flatMap(card -> card.swatches().stream())

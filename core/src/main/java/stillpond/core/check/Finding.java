@@ -3,12 +3,18 @@ package stillpond.core.check;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import stillpond.core.stroke.Stroke;
 
 /** Something on a sheet that somebody should look at. */
 public sealed interface Finding {
 
     /** The cells concerned, in rising order. */
     List<Integer> cells();
+
+    /** The strokes concerned. */
+    default List<Stroke> strokes() {
+        return List.of();
+    }
 
     /** A name that stays the same from check to check as long as the same is found in the same cells of a layer. */
     String key();
@@ -107,6 +113,44 @@ public sealed interface Finding {
         @Override
         public String key() {
             return "loose " + swatch;
+        }
+    }
+
+    /**
+     * A colour on ink that is on no card.
+     *
+     * @param meant a card colour near to it
+     */
+    record LineOffCard(List<Stroke> strokes, UUID swatch, Optional<UUID> meant) implements Finding {
+        public LineOffCard {
+            strokes = List.copyOf(strokes);
+        }
+
+        @Override
+        public List<Integer> cells() {
+            return List.of();
+        }
+
+        @Override
+        public String key() {
+            return "loose line " + swatch;
+        }
+    }
+
+    /** A colour on ink that is lighter than all that lies beside that ink. */
+    record LightLine(List<Stroke> strokes, UUID swatch) implements Finding {
+        public LightLine {
+            strokes = List.copyOf(strokes);
+        }
+
+        @Override
+        public List<Integer> cells() {
+            return List.of();
+        }
+
+        @Override
+        public String key() {
+            return "light line " + swatch;
         }
     }
 

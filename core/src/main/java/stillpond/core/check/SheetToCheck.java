@@ -14,9 +14,10 @@ import stillpond.core.fill.Fills;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Palette;
+import stillpond.core.stroke.Stroke;
 
 /** A sheet as the rules of the check look at it. */
-record SheetToCheck(Openings openings, Regions regions, Fills fills, Palette palette) {
+record SheetToCheck(Openings openings, Regions regions, Fills fills, Palette palette, List<Stroke> strokes) {
 
     CellMap map() {
         return openings.cells();

@@ -18,7 +18,7 @@ import stillpond.core.palette.Palette;
 /**
  * Where the swatches of cards are worn on one sheet, told from a small map of its cells; regions too small to be on the map are left out.
  *
- * @param worn by swatch: its largest region
+ * @param worn by swatch: its largest region, or where it is on ink
  * @param beside by swatch: the cards whose parts it touches here
  * @param strangers regions that lie among those of another card than their own
  */
@@ -46,8 +46,12 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
     /** @param card among whose parts it lies */
     public record Stranger(UUID swatch, UUID card, Place place) {}
 
-    /** @param regionOfCell the number of the region of each cell */
-    public static PartsOnSheet of(CellPlane small, int[] regionOfCell, Fills fills, Palette palette) {
+    /**
+     * @param regionOfCell the number of the region of each cell
+     * @param ink empty if nothing of it is coloured
+     */
+    public static PartsOnSheet of(
+            CellPlane small, int[] regionOfCell, Fills fills, Optional<InkOnSheet> ink, Palette palette) {
         Survey survey = new Survey(small, regionOfCell, fills);
         Map<UUID, Card> cardOf = new HashMap<>();
         palette.cards().forEach(card -> card.swatches().forEach(swatch -> cardOf.put(swatch.id(), card)));
@@ -71,6 +75,14 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
                             || !cardOf.get(first).id().equals(card))
                     .ifPresent(card -> strangers.add(new Stranger(first, card, place)));
         }
+        ink.map(each -> each.bySwatch(small, fills)).orElse(Map.of()).forEach((swatch, onInk) -> {
+            // A region shows what a part looks like better than a line does.
+            worn.putIfAbsent(swatch, onInk.place());
+            Set<UUID> touched = beside.computeIfAbsent(swatch, any -> new HashSet<>());
+            onInk.besides().stream()
+                    .filter(cardOf::containsKey)
+                    .forEach(other -> touched.add(cardOf.get(other).id()));
+        });
         return new PartsOnSheet(worn, beside, strangers);
     }
 

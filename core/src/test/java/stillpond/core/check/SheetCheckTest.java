@@ -84,13 +84,14 @@ class SheetCheckTest {
         int inside = open.cells().plane().numberAt(300, 250);
         Map<Integer, Fill> laid = new HashMap<>();
         unDammed.with(inside).forEach(cell -> laid.put(cell, Fill.flat(coat.id())));
-        List<Finding> found = SheetCheck.of(open, unDammed, Fills.of(laid), palette);
+        List<Finding> found = SheetCheck.of(open, unDammed, Fills.of(laid), palette, List.of());
         assertThat(found).singleElement().isInstanceOfSatisfying(Finding.RunsOut.class, out -> {
             assertThat(out.cells()).contains(inside);
             assertThat(out.openings()).isNotEmpty();
         });
         Regions dammed = Regions.of(open, Dams.at(open.defaultReach()));
-        assertThat(SheetCheck.of(open, dammed, Fills.of(laid), palette)).noneMatch(Finding.RunsOut.class::isInstance);
+        assertThat(SheetCheck.of(open, dammed, Fills.of(laid), palette, List.of()))
+                .noneMatch(Finding.RunsOut.class::isInstance);
     }
 
     @Test
@@ -101,14 +102,14 @@ class SheetCheckTest {
                 new Card(UUID.randomUUID(), "Loose", "", Card.Kind.LOOSE, false, List.of(nearCoat, tried))));
         lay(nearCoat, 100, 300);
         lay(tried, 500, 300);
-        assertThat(SheetCheck.of(openings, regions, Fills.of(worn), with))
+        assertThat(SheetCheck.of(openings, regions, Fills.of(worn), with, List.of()))
                 .filteredOn(Finding.OffCard.class::isInstance)
                 .extracting(each -> ((Finding.OffCard) each).meant().orElse(null))
                 .containsExactlyInAnyOrder(coat.id(), null);
     }
 
     private List<Finding> findings() {
-        return SheetCheck.of(openings, regions, Fills.of(worn), palette);
+        return SheetCheck.of(openings, regions, Fills.of(worn), palette, List.of());
     }
 
     private void lay(Swatch swatch, int x, int y) {

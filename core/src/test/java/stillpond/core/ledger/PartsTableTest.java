@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import stillpond.core.cell.CellPlane;
@@ -93,7 +94,11 @@ class PartsTableTest {
             }
         }
         return PartsOnSheet.of(
-                new CellPlane(width, numbers.length / width, numbers), regionOfCell, Fills.of(fills), palette);
+                new CellPlane(width, numbers.length / width, numbers),
+                regionOfCell,
+                Fills.of(fills),
+                Optional.empty(),
+                palette);
     }
 
     private PartsTable table(List<Card> cards, String... sheets) {
