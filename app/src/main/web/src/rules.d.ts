@@ -251,6 +251,8 @@ declare module "rules" {
     heightPx(): number;
     static inkStart(inkStart: ArrayLike<number>): InkStart;
     static read(sent: ArrayLike<number>): Plane;
+    static readStrokes(sentStrokes: ArrayLike<number>): Plane;
+    solids(): Int32Array;
     widthPx(): number;
   }
 

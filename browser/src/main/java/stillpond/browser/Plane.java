@@ -14,6 +14,7 @@ public final class Plane {
     private int count;
     private int[] ends = new int[FIRST_ROOM];
     private int[] cells = new int[FIRST_ROOM];
+    private int[] solids = new int[0];
 
     private Plane() {}
 
@@ -22,6 +23,20 @@ public final class Plane {
         Plane plane = new Plane();
         PlaneCodec.readPlane(sent, plane.sink());
         return plane;
+    }
+
+    /** The strokes of each pixel, and {@link #solids}. */
+    @JSExport
+    public static Plane readStrokes(byte[] sentStrokes) {
+        Plane plane = new Plane();
+        plane.solids = PlaneCodec.readStrokes(sentStrokes, plane.sink());
+        return plane;
+    }
+
+    /** By stroke, how dense its ink is where it is solid, 1 to 255; empty for a plane of cells. */
+    @JSExport
+    public int[] solids() {
+        return solids;
     }
 
     /** @param inkStart the first bytes of an ink plane: its pixels stay where they are */

@@ -15,9 +15,18 @@ import stillpond.app.account.SignedIn;
 class AdoptController {
 
     private final FlatsAdoption adoption;
+    private final InkAdoption inkAdoption;
 
-    AdoptController(FlatsAdoption adoption) {
+    AdoptController(FlatsAdoption adoption, InkAdoption inkAdoption) {
         this.adoption = adoption;
+        this.inkAdoption = inkAdoption;
+    }
+
+    /** Takes over the colours that the line art was drawn in. */
+    @PostMapping("/projects/{project}/sheets/{sheet}/ink-colours")
+    InkAdoption.TakenOver adoptInk(
+            @PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
+        return inkAdoption.adopt(project, sheet, person.id());
     }
 
     @PostMapping("/projects/{project}/sheets/{sheet}/flats")

@@ -2,11 +2,9 @@ package stillpond.app.adopt;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -22,8 +20,6 @@ import stillpond.app.sheet.Sheets;
 import stillpond.core.adopt.AdoptedFlats;
 import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
-import stillpond.core.colour.ColourNames;
-import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.PlaneCodec;
@@ -31,7 +27,6 @@ import stillpond.core.ink.Picture;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
-import stillpond.core.palette.Swatch;
 
 /** Brings the flats of a page that was laid elsewhere onto its sheet: colours become swatches, and cells wear them. */
 @Service
@@ -98,77 +93,33 @@ class FlatsAdoption {
         Layer layer = sheet.frontLayer();
         Palette palette = palettes.of(project);
         CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
-        Map<Srgb, UUID> swatchByColour = known(palette);
+        FoundColours found = FoundColours.of(palette);
         AdoptedFlats flats = AdoptedFlats.of(
-                map,
-                PlaneCodec.decodeInk(planes.content(layer.ink())),
-                picture,
-                List.copyOf(swatchByColour.keySet()),
-                HARD_TO_TELL);
+                map, PlaneCodec.decodeInk(planes.content(layer.ink())), picture, found.known(), HARD_TO_TELL);
         List<Effect> effects = new ArrayList<>();
-        int added = addSwatches(project, author, sheet.title(), flats, swatchByColour, effects);
+        Optional<Card> card = found.cardOf(flats.colourByCell().values(), sheet.title(), "adopted flats");
+        card.ifPresent(
+                each -> effects.add(palettes.edit(project, author, List.of(new PaletteEdit.AddCard(each)), Map.of())));
         Map<Integer, Fill> fillByCell = new HashMap<>();
-        flats.colourByCell().forEach((cell, colour) -> fillByCell.put(cell, Fill.flat(swatchByColour.get(colour))));
+        flats.colourByCell().forEach((cell, colour) -> fillByCell.put(cell, Fill.flat(found.swatch(colour))));
         changes.lay(sheetId, layer.id(), fillByCell).ifPresent(effects::add);
         if (!effects.isEmpty()) {
             history.keep(project, author, "Adopted flats", effects);
         }
         return new Adopted(
-                fillByCell.size(), added, flats.folded(), flats.edges(), mixed(flats, map, layer, swatchByColour));
+                fillByCell.size(),
+                card.map(each -> each.swatches().size()).orElse(0),
+                flats.folded(),
+                flats.edges(),
+                mixed(flats, map, layer, found));
     }
 
-    /** Of swatches that look alike the first is taken. */
-    private static Map<Srgb, UUID> known(Palette palette) {
-        Map<Srgb, UUID> swatchByColour = new HashMap<>();
-        palette.cards().stream()
-                .flatMap(card -> card.swatches().stream())
-                .forEach(swatch -> palette.colourOf(swatch.id())
-                        .ifPresent(colour -> swatchByColour.putIfAbsent(colour, swatch.id())));
-        return swatchByColour;
-    }
-
-    private int addSwatches(
-            UUID project,
-            UUID author,
-            String title,
-            AdoptedFlats flats,
-            Map<Srgb, UUID> swatchByColour,
-            List<Effect> effects) {
-        Set<Integer> fresh = new TreeSet<>();
-        flats.colourByCell().values().stream()
-                .filter(colour -> !swatchByColour.containsKey(colour))
-                .forEach(colour -> fresh.add(colour.packed()));
-        if (fresh.isEmpty()) {
-            return 0;
-        }
-        List<Swatch> swatches = new ArrayList<>();
-        Set<String> names = new HashSet<>();
-        for (int packed : fresh) {
-            Srgb colour = Srgb.ofPacked(packed);
-            Swatch swatch = new Swatch(UUID.randomUUID(), freeName(ColourNames.suggest(colour), names), colour);
-            swatches.add(swatch);
-            swatchByColour.put(colour, swatch.id());
-        }
-        Card card = new Card(UUID.randomUUID(), "From " + title, "adopted flats", swatches);
-        effects.add(palettes.edit(project, author, List.of(new PaletteEdit.AddCard(card)), Map.of()));
-        return swatches.size();
-    }
-
-    private static String freeName(String name, Set<String> taken) {
-        String free = name;
-        for (int number = 2; !taken.add(free); number++) {
-            free = name + " " + number;
-        }
-        return free;
-    }
-
-    private static List<MixedPlace> mixed(
-            AdoptedFlats flats, CellMap map, Layer layer, Map<Srgb, UUID> swatchByColour) {
+    private static List<MixedPlace> mixed(AdoptedFlats flats, CellMap map, Layer layer, FoundColours found) {
         return flats.mixed().stream()
                 .map(mixed -> {
                     Cell cell = map.cells().get(mixed.cell());
                     return new MixedPlace(
-                            swatchByColour.get(flats.colourByCell().get(mixed.cell())),
+                            found.swatch(flats.colourByCell().get(mixed.cell())),
                             cell.deepestX() / (double) layer.widthPx(),
                             cell.deepestY() / (double) layer.heightPx());
                 })

@@ -19,7 +19,7 @@ record CutInk(byte[] plane, byte[] small, int count, double widthPx) {
         return map.count() == 0
                 ? Optional.empty()
                 : Optional.of(new CutInk(
-                        PlaneCodec.encode(map.plane()),
+                        PlaneCodec.encode(map),
                         PlaneCodec.encode(SmallSheet.strokesOf(map, LineArt.SMALL_LONG_SIDE_PX)),
                         map.count(),
                         strokePx));

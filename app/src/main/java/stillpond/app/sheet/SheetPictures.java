@@ -17,7 +17,6 @@ import stillpond.core.render.InkColours;
 import stillpond.core.render.Meeting;
 import stillpond.core.render.SheetPainter;
 import stillpond.core.render.SmallSheet;
-import stillpond.core.stroke.StrokeMap;
 
 /** Paints sheets. */
 @Service
@@ -110,9 +109,7 @@ public class SheetPictures {
         if (strokes == null || coloured.ink().isBlack()) {
             return InkColours.BLACK;
         }
-        CellPlane small = PlaneCodec.decodeCells(planes.content(strokes.small()));
-        return coloured.ink()
-                .on(new StrokeMap(size.widthPx(), size.heightPx(), small, strokes.count()), Meeting.HARD, 1);
+        return coloured.ink().on(strokes.smallMap(size.widthPx(), size.heightPx(), planes), Meeting.HARD, 1);
     }
 
     private InkPlane withAddedInk(Layer layer, InkPlane ink) {

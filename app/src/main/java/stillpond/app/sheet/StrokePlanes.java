@@ -21,6 +21,11 @@ public record StrokePlanes(
         @Column(name = "stroke_px") Double widthPx) {
 
     StrokeMap mapOf(Layer layer, Planes planes) {
-        return new StrokeMap(layer.widthPx(), layer.heightPx(), PlaneCodec.decodeCells(planes.content(plane)), count);
+        return PlaneCodec.decodeStrokes(planes.content(plane), layer.widthPx(), layer.heightPx());
+    }
+
+    /** @param widthPx of the small picture, as {@code heightPx} */
+    StrokeMap smallMap(int widthPx, int heightPx, Planes planes) {
+        return PlaneCodec.decodeStrokes(planes.content(small), widthPx, heightPx);
     }
 }

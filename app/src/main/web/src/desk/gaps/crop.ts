@@ -67,10 +67,10 @@ export class Crop {
       return;
     }
     const [red, green, blue, opacity] = this.fills.wornAt(numbers[y * width + x]!, x + 0.5, y + 0.5);
-    const dark = this.ink.get().density[y * width + x]! / 255;
-    const ink = this.strokes.colourAt(x, y);
-    data[at] = onPaper(red, opacity) * (1 - dark) + ink[0] * dark;
-    data[at + 1] = onPaper(green, opacity) * (1 - dark) + ink[1] * dark;
-    data[at + 2] = onPaper(blue, opacity) * (1 - dark) + ink[2] * dark;
+    const ink = this.strokes.colourAt(x, y, this.ink.get().density[y * width + x]!);
+    const cover = ink[3] / 255;
+    data[at] = onPaper(red, opacity) * (1 - cover) + ink[0] * cover;
+    data[at + 1] = onPaper(green, opacity) * (1 - cover) + ink[1] * cover;
+    data[at + 2] = onPaper(blue, opacity) * (1 - cover) + ink[2] * cover;
   }
 }

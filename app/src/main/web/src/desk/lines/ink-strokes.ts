@@ -4,20 +4,18 @@ import { SheetStrokes } from "rules";
 import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
 import type { Rgba } from "../model/looks";
-import { placeOfStroke } from "../model/places";
-import { fetchCells, type CellPlane, type InkPlane } from "../model/planes";
-import type { LayerState } from "../model/state";
+import { placeOfStroke, strokeOf } from "../model/places";
+import { fetchStrokes, type InkPlane, type StrokePlane } from "../model/planes";
+import { NO_FILL, type LayerState } from "../model/state";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
-
-const BLACK: Rgba = [0, 0, 0, 255];
 
 /** The strokes of the layer that is open; they are fetched when ink is first coloured, or about to be. */
 export class InkStrokes {
   /** Counts up when other strokes are there. */
   readonly changed = atom(0);
 
-  private plane: CellPlane | undefined;
+  private plane: StrokePlane | undefined;
   private coming: Promise<void> | undefined;
   private beside: { layer: string; strokes: Promise<SheetStrokes> } | undefined;
 
@@ -45,10 +43,10 @@ export class InkStrokes {
   need(): Promise<void> {
     const { strokes } = this.layer;
     this.coming ??= strokes
-      ? fetchCells(strokes.plane, strokes.count).then((plane) => {
+      ? fetchStrokes(strokes.plane, strokes.count).then((plane) => {
           if (this.layer.strokes?.plane === strokes.plane) {
             this.plane = plane;
-            this.view.showStrokes(plane, strokes.count);
+            this.view.showStrokes(plane);
             this.changed.set(this.changed.get() + 1);
           }
         })
@@ -61,7 +59,7 @@ export class InkStrokes {
     const isSame = layer.strokes?.plane === this.layer.strokes?.plane;
     this.layer = layer;
     if (isSame && this.plane && layer.strokes) {
-      this.view.showStrokes(this.plane, layer.strokes.count);
+      this.view.showStrokes(this.plane);
     } else if (!isSame) {
       this.plane = undefined;
       this.coming = undefined;
@@ -128,9 +126,13 @@ export class InkStrokes {
     return placeOfStroke(numbers[row * width + column]!);
   }
 
-  /** The colour of the ink at a pixel of the sheet. */
-  colourAt(x: number, y: number): Rgba {
-    const place = this.fills.inked.get() > 0 ? this.placeAt(x, y) : undefined;
-    return place === undefined ? BLACK : this.fills.inkColourOf(place);
+  /** What the ink at a pixel of the sheet shows, its opacity being how much it covers there. */
+  colourAt(x: number, y: number, density: number): Rgba {
+    const place = this.fills.inked.get() > 0 && density > 0 ? this.placeAt(x, y) : undefined;
+    if (place === undefined || this.fills.of(place) === NO_FILL) {
+      return [0, 0, 0, density];
+    }
+    const [red, green, blue] = this.fills.inkColourOf(place);
+    return [red, green, blue, Math.min(255, (255 * density) / this.plane!.solids[strokeOf(place)]!)];
   }
 }

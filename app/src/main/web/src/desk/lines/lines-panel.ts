@@ -1,4 +1,4 @@
-import type { MeetingMessage } from "messages";
+import type { MeetingMessage, TakenOver } from "messages";
 import { SheetStrokes } from "rules";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
@@ -59,6 +59,7 @@ export class LinesPanel {
     );
     byId("lines-lay").addEventListener("click", () => void this.lay(this.hand.present.get()));
     byId("lines-black").addEventListener("click", () => void this.lay(NO_FILL));
+    byId("lines-adopt").addEventListener("click", () => void this.takeOver());
     byId("lines-darker").addEventListener("click", () => void this.layDarker());
     for (const control of [this.amount, this.basis, this.nothing]) {
       control.addEventListener("input", () => this.look(true));
@@ -102,6 +103,20 @@ export class LinesPanel {
         this.work.notice.set((error as Error).message);
         return this.renewMeeting();
       });
+  }
+
+  /** Lets strokes wear the colours that the line art was drawn in. */
+  private async takeOver(): Promise<void> {
+    this.hand.said.set("Looking for the colours of the ink");
+    try {
+      const done = await this.work.inTurn(() => call<TakenOver>(`${this.path}/ink-colours`, {}));
+      await this.mixing.renew();
+      await this.work.resync();
+      const swatches = done.added === 1 ? "1 new swatch" : `${done.added} new swatches`;
+      this.tell(done.strokes, `wear what they were drawn in, ${swatches}`);
+    } catch (error) {
+      this.work.notice.set((error as Error).message);
+    }
   }
 
   private say(place: number | undefined): void {

@@ -36,6 +36,17 @@ export async function fetchCells(path: string, cellCount: number): Promise<CellP
   return laidOut(Plane.read(await fetchBytes(path)), cellCount);
 }
 
+/** The stroke of each pixel, in a plane of a size of its own. */
+export interface StrokePlane extends CellPlane {
+  /** By stroke, how dense its ink is where it is solid, 1 to 255. */
+  readonly solids: Int32Array;
+}
+
+export async function fetchStrokes(path: string, count: number): Promise<StrokePlane> {
+  const plane = Plane.readStrokes(await fetchBytes(path));
+  return { ...laidOut(plane, count), solids: plane.solids() };
+}
+
 /** @param openings null while they are not known */
 export async function fetchCellMap(
   path: string,

@@ -1,5 +1,5 @@
 import { SheetStrokes } from "rules";
-import type { CellPlane, InkPlane } from "../model/planes";
+import type { CellPlane, InkPlane, StrokePlane } from "../model/planes";
 import type { Look, Rgba } from "../model/looks";
 import type { Camera } from "./camera";
 import type { Pass } from "./pass";
@@ -75,9 +75,9 @@ export class Renderer {
   }
 
   /** Begins to show the colours of ink, or takes over other strokes; none is coloured yet. */
-  showStrokes(sheet: CellPlane, plane: CellPlane, count: number): void {
+  showStrokes(sheet: CellPlane, plane: StrokePlane): void {
     this.dropStrokes();
-    this.strokes = new StrokeTextures(this.gl, this.tiles, sheet, plane, count);
+    this.strokes = new StrokeTextures(this.gl, this.tiles, sheet, plane);
   }
 
   /** Shows all ink black. */
@@ -90,8 +90,9 @@ export class Renderer {
     this.strokes = undefined;
   }
 
-  setInkColour(stroke: number, colour: Rgba): void {
-    this.strokes?.setColour(stroke, colour);
+  /** @param isWorn whether it wears a swatch */
+  setInkColour(stroke: number, colour: Rgba, isWorn: boolean): void {
+    this.strokes?.setColour(stroke, colour, isWorn);
   }
 
   pointStrokes(strokes: readonly number[]): void {

@@ -109,7 +109,7 @@ vec3 paintAt(vec2 p) {
 
 #ifdef LINES
 uniform usampler2D strokes;     // the stroke of each pixel of the plane of strokes, from this tile on
-uniform sampler2D inkColours;   // by stroke
+uniform sampler2D inkColours;   // by stroke; alpha: the density from which on its ink is opaque
 uniform usampler2D strokeMarks; // by stroke: bit 0 pointed at, bit 1 meant by an act, bit 2 gathered
 uniform vec4 strokePlacing;     // x, y of the tile in the plane of strokes; that many of its pixels across and down for one of the sheet
 uniform float meeting;          // within this many sheet pixels colours that meet are mixed; 0: they are not
@@ -118,6 +118,10 @@ uniform vec2 taps[16];          // in a disc of radius 1
 uint strokeAt(vec2 p) {
   ivec2 last = textureSize(strokes, 0) - 1;
   return texelFetch(strokes, clamp(ivec2(floor(p * strokePlacing.zw) - strokePlacing.xy), ivec2(0), last), 0).r;
+}
+
+float coverageAt(vec2 p, float density) {
+  return min(1.0, density / texelFetch(inkColours, entry(strokeAt(p)), 0).a);
 }
 
 vec3 inkColourAt(vec2 p) {
@@ -148,7 +152,7 @@ void main() {
   density = smoothstep(inkCut - soft, inkCut + 0.004, density);
 #endif
 #ifdef LINES
-  vec3 shown = density == 0.0 ? flats : mix(flats, inkColourAt(at), density * inkShown);
+  vec3 shown = density == 0.0 ? flats : mix(flats, inkColourAt(at), coverageAt(at, density) * inkShown);
 #else
   vec3 shown = flats * (1.0 - density * inkShown);
 #endif

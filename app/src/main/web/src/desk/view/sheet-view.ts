@@ -1,6 +1,6 @@
 import type { Fills } from "../model/fills";
 import { cellsAmong, isStroke, strokeOf, strokesAmong } from "../model/places";
-import type { CellMap, CellPlane, InkPlane } from "../model/planes";
+import type { CellMap, InkPlane, StrokePlane } from "../model/planes";
 import { Camera, type Point } from "./camera";
 import type { MotifPictures } from "./motif-pictures";
 import type { Passes } from "./passes";
@@ -41,7 +41,7 @@ export class SheetView {
     this.renderer = new Renderer(passes, map.plane, ink, map.layer.count(), map.layer.strokePx());
     fills.onChange((place) => {
       if (isStroke(place)) {
-        this.renderer.setInkColour(strokeOf(place), fills.inkColourOf(place));
+        this.showInk(place);
       } else {
         this.renderer.setColour(place, fills.colourOf(place));
         this.renderer.setLook(place, fills.lookOf(place));
@@ -62,12 +62,15 @@ export class SheetView {
   }
 
   /** Begins to show the colours of ink, with strokes that may be others than before. */
-  showStrokes(plane: CellPlane, count: number): void {
-    this.renderer.showStrokes(this.map.plane, plane, count);
-    this.fills
-      .strokes()
-      .forEach((place) => this.renderer.setInkColour(strokeOf(place), this.fills.inkColourOf(place)));
+  showStrokes(plane: StrokePlane): void {
+    this.renderer.showStrokes(this.map.plane, plane);
+    this.fills.strokes().forEach((place) => this.showInk(place));
     this.draw();
+  }
+
+  private showInk(place: number): void {
+    const isWorn = this.fills.worn(place)[3] > 0;
+    this.renderer.setInkColour(strokeOf(place), this.fills.inkColourOf(place), isWorn);
   }
 
   /** Shows all ink black: there are no strokes any more. */

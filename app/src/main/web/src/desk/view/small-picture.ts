@@ -1,10 +1,8 @@
 import { oncePerFrame } from "../../shared/frames";
 import type { InkStrokes } from "../lines/ink-strokes";
 import type { Fills } from "../model/fills";
-import { onPaper, type Rgba } from "../model/looks";
+import { onPaper } from "../model/looks";
 import type { CellPlane, InkPlane } from "../model/planes";
-
-const NO_INK: Rgba = [0, 0, 0, 255];
 
 /** The present sheet's small picture, in the strip and on the map, painted again as it is filled. */
 export class SmallPicture {
@@ -50,12 +48,15 @@ export class SmallPicture {
     for (let i = 0; i < numbers.length; i++) {
       const [x, y] = [i % full.width, Math.floor(i / full.width)];
       const [red, green, blue, opacity] = this.fills.wornAt(numbers[i]!, (x + 0.5) * step, (y + 0.5) * step);
-      const dark = density[i]! / 255;
-      const ink =
-        dark > 0 ? this.strokes.colourAt(Math.floor((x + 0.5) * step), Math.floor((y + 0.5) * step)) : NO_INK;
-      data[4 * i] = onPaper(red, opacity) * (1 - dark) + ink[0] * dark;
-      data[4 * i + 1] = onPaper(green, opacity) * (1 - dark) + ink[1] * dark;
-      data[4 * i + 2] = onPaper(blue, opacity) * (1 - dark) + ink[2] * dark;
+      const ink = this.strokes.colourAt(
+        Math.floor((x + 0.5) * step),
+        Math.floor((y + 0.5) * step),
+        density[i]!,
+      );
+      const cover = ink[3] / 255;
+      data[4 * i] = onPaper(red, opacity) * (1 - cover) + ink[0] * cover;
+      data[4 * i + 1] = onPaper(green, opacity) * (1 - cover) + ink[1] * cover;
+      data[4 * i + 2] = onPaper(blue, opacity) * (1 - cover) + ink[2] * cover;
       data[4 * i + 3] = 255;
     }
     context.putImageData(image, 0, 0);

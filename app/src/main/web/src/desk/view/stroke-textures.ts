@@ -1,4 +1,4 @@
-import type { CellPlane } from "../model/planes";
+import type { CellPlane, StrokePlane } from "../model/planes";
 import { CellTable } from "./cell-table";
 import type { Pass } from "./pass";
 import { nearestTexture } from "./texture";
@@ -19,16 +19,19 @@ export class StrokeTextures {
     gl: WebGL2RenderingContext,
     tiles: readonly Tile[],
     sheet: CellPlane,
-    plane: CellPlane,
-    count: number,
+    private readonly plane: StrokePlane,
   ) {
+    const count = plane.solids.length;
     this.colours = new CellTable(gl, "colour", count);
+    this.colours.bytes.fill(255);
     this.marks = new CellTable(gl, "number", count);
     tiles.forEach((tile) => (tile.strokes = new TileStrokes(gl, tile.box, sheet, plane)));
   }
 
-  setColour(stroke: number, [red, green, blue]: readonly number[]): void {
-    this.colours.bytes.set([red!, green!, blue!, 255], stroke * 4);
+  /** @param isWorn else the ink is shown as dense as it was drawn */
+  setColour(stroke: number, [red, green, blue]: readonly number[], isWorn: boolean): void {
+    const solid = isWorn ? this.plane.solids[stroke]! : 255;
+    this.colours.bytes.set([red!, green!, blue!, solid], stroke * 4);
     this.colours.touch();
   }
 

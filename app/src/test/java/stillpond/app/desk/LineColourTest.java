@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -184,6 +185,58 @@ class LineColourTest {
                         .allSatisfy(side -> assertThat(side.share()).isCloseTo(0.5, within(0.05))));
     }
 
+    @Test
+    void inkDrawnInColoursIsTakenOver() {
+        Sheet blue = work.bring(Drawings.svg("""
+                <g fill="none" stroke-width="6">
+                  <rect stroke="#20406a" x="40" y="100" width="120" height="200"/>
+                  <rect stroke="#000" x="240" y="100" width="120" height="200"/>
+                </g>"""));
+
+        assertThat(visitor.post(work.address(blue) + "/ink-colours", "{}").body())
+                .isEqualTo("{\"strokes\":1,\"added\":1}");
+
+        BufferedImage composed = visitor.picture(work.address(blue) + "/export/composed.png");
+        assertThat(composed.getRGB(200, 1000)).isEqualTo(0xff20406a);
+        assertThat(composed.getRGB(1200, 1000)).isEqualTo(0xff000000);
+        assertThat(visitor.get("/projects/" + work.project() + "/ledger").body())
+                .contains("ink as drawn", "1 stroke");
+        HttpResponse<String> black = visitor.post(work.address(sheet) + "/ink-colours", "{}");
+        assertThat(black.statusCode()).isEqualTo(400);
+        assertThat(black.body()).contains("drawn in black alone");
+    }
+
+    @Test
+    void carryBringsLineColoursAlong() {
+        work.lay(sheet, work.scarf().id(), 500, 1000);
+        lay(Fill.flat(work.coat().id()), stroke(0));
+        Sheet other = work.bring(Drawings.threeBoxesLower());
+        work.lay(other, work.scarf().id(), 500, 1000);
+
+        String laid = visitor.post(
+                        work.address(other) + "/carry/sure",
+                        "{\"sources\":[\"" + sheet.id() + "\"],\"overFilled\":false}")
+                .body();
+
+        assertThat(laid).contains("\"strokes\":1");
+        assertThat(visitor.picture(work.address(other) + "/export/composed.png").getRGB(200, 1000))
+                .isEqualTo(0xff2f6f5e);
+    }
+
+    @Test
+    void aSwatchOnInkIsFoundAndChecked() {
+        work.lay(sheet, work.coat().id(), 500, 1000);
+        work.lay(sheet, work.coat().id(), 1500, 150);
+        lay(Fill.flat(work.scarf().id()), stroke(0), stroke(1));
+
+        assertThat(visitor.get("/projects/" + work.project() + "/find?swatch="
+                                + work.scarf().id())
+                        .body())
+                .contains("2 strokes");
+        assertThat(visitor.get(work.address(sheet) + "/check").body())
+                .contains("\"kind\":\"LIGHT_LINE\"", "\"strokes\":[" + Places.stroke(stroke(0)) + "]");
+    }
+
     private ChangeOutcome make(Fill fill, Integer... places) {
         return changes.make(
                 sheet.id(),
@@ -206,12 +259,8 @@ class LineColourTest {
     /** The stroke around a box, as a place. */
     private int stroke(int box) {
         Layer layer = layer();
-        StrokeMap map = new StrokeMap(
-                layer.widthPx(),
-                layer.heightPx(),
-                PlaneCodec.decodeCells(
-                        pond.bean(Planes.class).content(layer.strokes().plane())),
-                layer.strokes().count());
+        StrokeMap map = PlaneCodec.decodeStrokes(
+                pond.bean(Planes.class).content(layer.strokes().plane()), layer.widthPx(), layer.heightPx());
         return Places.ofStroke(map.strokeAt(SIDES[box][0], SIDES[box][1]));
     }
 

@@ -17,6 +17,7 @@ import stillpond.core.cell.CellGraph;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.stroke.StrokeMap;
 
 /**
  * The forms in which planes are stored and sent to the desk: gzip (RFC 1952) of what {@code docs/formats.md} describes.
@@ -87,6 +88,38 @@ public final class PlaneCodec {
 
     public static CellMap decodeMap(byte[] stored) {
         return gunzip(stored, in -> new CellMap(readPlane(in), readCells(in), readBorders(in)));
+    }
+
+    /** The plane first, then how dense each stroke is where it is solid. */
+    public static byte[] encode(StrokeMap map) {
+        return gzip(out -> {
+            writePlane(map.plane(), out);
+            out.number(map.count());
+            for (int solid : map.solids()) {
+                out.number(solid);
+            }
+        });
+    }
+
+    /** @param pageWidthPx of the page that the strokes are of, as {@code pageHeightPx} */
+    public static StrokeMap decodeStrokes(byte[] stored, int pageWidthPx, int pageHeightPx) {
+        return gunzip(stored, in -> new StrokeMap(pageWidthPx, pageHeightPx, readPlane(in), readSolids(in)));
+    }
+
+    /** Reads strokes as they were sent: not zipped any more. Returns how dense each is where it is solid. */
+    public static int[] readStrokes(byte[] sent, PlaneSink sink) {
+        return reading(sent, in -> {
+            readPlane(in, sink);
+            return readSolids(in);
+        });
+    }
+
+    private static int[] readSolids(NumberReader in) throws IOException {
+        int[] solids = new int[in.number()];
+        for (int stroke = 0; stroke < solids.length; stroke++) {
+            solids[stroke] = in.number();
+        }
+        return solids;
     }
 
     /** Takes a plane while it is read, for whoever keeps its numbers in an array of another kind. */

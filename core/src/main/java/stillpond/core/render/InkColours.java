@@ -20,6 +20,9 @@ public abstract sealed class InkColours {
     /** The colour of the ink at a pixel, as 0xFFRRGGBB. */
     abstract int argbAt(int x, int y);
 
+    /** How much ink covers a pixel, 0 to 255: ink that wears a swatch is opaque where it is solid, however pale it was drawn. @param density of the ink there */
+    abstract int coverage(int x, int y, int density);
+
     /** What the strokes of a layer show. @param fills by stroke @param count how many strokes there are */
     public static Worn worn(Fills fills, SwatchColours colours, int count) {
         int[] argb = new int[count];
@@ -60,6 +63,11 @@ public abstract sealed class InkColours {
         int argbAt(int x, int y) {
             return OPAQUE_BLACK;
         }
+
+        @Override
+        int coverage(int x, int y, int density) {
+            return density;
+        }
     }
 
     private static final class Cut extends InkColours {
@@ -95,8 +103,18 @@ public abstract sealed class InkColours {
                     | (blue + half) / taps.length;
         }
 
+        @Override
+        int coverage(int x, int y, int density) {
+            int stroke = strokeAt(x, y);
+            return argb[stroke] == OPAQUE_BLACK ? density : Math.min(255, density * 255 / map.solids()[stroke]);
+        }
+
         private int at(int x, int y) {
-            return argb[map.plane().numbers()[rows[y] * map.plane().widthPx() + columns[x]]];
+            return argb[strokeAt(x, y)];
+        }
+
+        private int strokeAt(int x, int y) {
+            return map.plane().numbers()[rows[y] * map.plane().widthPx() + columns[x]];
         }
 
         private static int within(int at, int end) {

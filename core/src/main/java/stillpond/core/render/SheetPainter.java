@@ -31,9 +31,15 @@ public final class SheetPainter {
         int width = cells.widthPx();
         return paint(
                 cells,
-                (i, colour) -> density[i] == 0
-                        ? 0xff000000 | overPaper(colour)
-                        : underInk(overPaper(colour), inkColours.argbAt(i % width, i / width), density[i] & 0xff),
+                (i, colour) -> {
+                    int under = 0xff000000 | overPaper(colour);
+                    if (density[i] == 0) {
+                        return under;
+                    }
+                    int x = i % width;
+                    int y = i / width;
+                    return underInk(under, inkColours.argbAt(x, y), inkColours.coverage(x, y, density[i] & 0xff));
+                },
                 colours);
     }
 
@@ -65,14 +71,14 @@ public final class SheetPainter {
         return (channel * opacity + 255 * (255 - opacity) + 127) / 255;
     }
 
-    private static int underInk(int argb, int ink, int density) {
-        int red = mix(argb >> 16 & 0xff, ink >> 16 & 0xff, density);
-        int green = mix(argb >> 8 & 0xff, ink >> 8 & 0xff, density);
-        int blue = mix(argb & 0xff, ink & 0xff, density);
+    private static int underInk(int argb, int ink, int coverage) {
+        int red = mix(argb >> 16 & 0xff, ink >> 16 & 0xff, coverage);
+        int green = mix(argb >> 8 & 0xff, ink >> 8 & 0xff, coverage);
+        int blue = mix(argb & 0xff, ink & 0xff, coverage);
         return 0xff000000 | red << 16 | green << 8 | blue;
     }
 
-    private static int mix(int channel, int ink, int density) {
-        return (channel * (255 - density) + ink * density + 127) / 255;
+    private static int mix(int channel, int ink, int coverage) {
+        return (channel * (255 - coverage) + ink * coverage + 127) / 255;
     }
 }

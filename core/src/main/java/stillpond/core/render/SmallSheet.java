@@ -36,7 +36,7 @@ public record SmallSheet(CellPlane cells, InkPlane ink) {
     }
 
     /** The stroke in the middle of each block of pixels that becomes one. @param longSidePx as of {@link #of} */
-    public static CellPlane strokesOf(StrokeMap map, int longSidePx) {
+    public static StrokeMap strokesOf(StrokeMap map, int longSidePx) {
         int longSide = Math.max(map.pageWidthPx(), map.pageHeightPx());
         Scale scale = new Scale(map.pageWidthPx(), map.pageHeightPx(), Math.min(1, longSidePx / (double) longSide));
         int[] numbers = new int[scale.smallWidth() * scale.smallHeight()];
@@ -45,7 +45,8 @@ public record SmallSheet(CellPlane cells, InkPlane ink) {
                 numbers[i] = map.strokeAt(scale.middleX(x), scale.middleY(y));
             }
         }
-        return new CellPlane(scale.smallWidth(), scale.smallHeight(), numbers);
+        CellPlane plane = new CellPlane(scale.smallWidth(), scale.smallHeight(), numbers);
+        return new StrokeMap(plane.widthPx(), plane.heightPx(), plane, map.solids());
     }
 
     public Picture paint(CellColours colours, InkColours inkColours) {

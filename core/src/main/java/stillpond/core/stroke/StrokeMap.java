@@ -16,9 +16,9 @@ import stillpond.core.ink.InkPlane;
  *
  * @param pageWidthPx of the page, as {@code pageHeightPx}
  * @param plane the stroke of each pixel of the page as closures are searched on it, from 0 in the order in which they are read; {@link #NONE} everywhere if there is no ink
- * @param count how many strokes there are
+ * @param solids by stroke: how dense its ink is where it is solid, 1 to 255; less than 255 if it was drawn in a colour or in pencil
  */
-public record StrokeMap(int pageWidthPx, int pageHeightPx, CellPlane plane, int count) {
+public record StrokeMap(int pageWidthPx, int pageHeightPx, CellPlane plane, int[] solids) {
 
     /** No stroke. */
     public static final int NONE = -1;
@@ -50,8 +50,18 @@ public record StrokeMap(int pageWidthPx, int pageHeightPx, CellPlane plane, int 
                 numbers[i] = site < 0 ? NONE : flooded[site];
             }
         });
+        CellPlane plane = new CellPlane(width, height, numbers);
+        int count = Math.min(most, lines.count());
         return new StrokeMap(
-                ink.widthPx(), ink.heightPx(), new CellPlane(width, height, numbers), Math.min(most, lines.count()));
+                ink.widthPx(),
+                ink.heightPx(),
+                plane,
+                SolidInk.of(new StrokeMap(ink.widthPx(), ink.heightPx(), plane, new int[count]), ink));
+    }
+
+    /** How many strokes there are. */
+    public int count() {
+        return solids.length;
     }
 
     /** The stroke of a pixel of the page. */

@@ -61,7 +61,7 @@ class InkOnSheetTest {
     }
 
     private PartsOnSheet parts(Map<Integer, Fill> worn) {
-        InkOnSheet onSheet = new InkOnSheet(SmallSheet.strokesOf(strokes, 480), ink);
+        InkOnSheet onSheet = new InkOnSheet(SmallSheet.strokesOf(strokes, 480).plane(), ink);
         return PartsOnSheet.of(
                 cells.plane(), new int[] {0}, Fills.of(worn), Optional.of(onSheet), new Palette(List.of(JUNIPER)));
     }

@@ -26,7 +26,7 @@ class InkColoursTest {
     private static final int SIDE = 40;
 
     /** A page of ink whose left half is stroke 0, the other stroke 1; in a plane of half the size. */
-    private final StrokeMap halves = new StrokeMap(SIDE, SIDE, plane(SIDE / 2), 2);
+    private final StrokeMap halves = new StrokeMap(SIDE, SIDE, plane(SIDE / 2), new int[] {255, 255});
 
     private final InkColours.Worn navyOnTheLeft =
             InkColours.worn(Fills.of(Map.of(0, Fill.flat(NAVY.id()))), PALETTE, 2);
@@ -66,6 +66,26 @@ class InkColoursTest {
         // 0x20 * 128 / 255 + 0xff * 127 / 255, and so on.
         assertThat(composed.argbAt(2, 2)).isEqualTo(0xff8f9fb4);
         assertThat(composed.argbAt(38, 2)).isEqualTo(0xff7f7f7f);
+    }
+
+    /** Drawn in blue ink, which is at its densest where it is solid. */
+    @Test
+    void inkDrawnPaleShowsItsSwatchWhereItIsSolid() {
+        byte[] density = new byte[SIDE * SIDE];
+        Arrays.fill(density, (byte) 180);
+        Arrays.fill(density, 0, SIDE, (byte) 90);
+        StrokeMap pale = new StrokeMap(SIDE, SIDE, plane(SIDE / 2), new int[] {180, 180});
+        Picture composed = SheetPainter.composed(
+                new CellPlane(SIDE, SIDE, new int[SIDE * SIDE]),
+                new InkPlane(SIDE, SIDE, density, 60),
+                CellColours.of(Fills.none(), PALETTE, Motifs.NONE, 1),
+                navyOnTheLeft.on(pale, Meeting.HARD, 8));
+        assertThat(composed.argbAt(2, 5)).isEqualTo(0xff20406a);
+        // Half covered: (0x20 + 0xff) / 2, and so on.
+        assertThat(composed.argbAt(2, 0) & 0xff).isCloseTo((0x6a + 0xff) / 2, within(1));
+        assertThat(composed.argbAt(38, 5))
+                .as("what wears nothing is as it was drawn")
+                .isEqualTo(0xff4b4b4b);
     }
 
     @Test

@@ -149,6 +149,18 @@ class StrokeMapTest {
                 .isEqualTo(IntStream.range(0, 20).toArray());
     }
 
+    @Test
+    void aStrokeDrawnPaleIsSolidWhereItIsDensest() {
+        byte[] density = new byte[SIDE * SIDE];
+        for (int i = 0; i < density.length; i++) {
+            int x = i % SIDE;
+            density[i] = (byte) (isWithin(x, 10, 15) ? 255 : isWithin(x, 40, 45) ? 150 : x == 45 ? 80 : 0);
+        }
+        StrokeMap map = StrokeMap.of(new InkPlane(SIDE, SIDE, density, 75));
+        assertThat(map.solids()[at(map, 12, 30)]).isEqualTo(255);
+        assertThat(map.solids()[at(map, 42, 30)]).isEqualTo(150);
+    }
+
     /** A page whose strokes are wide is searched smaller than it is, and its strokes are the same. */
     @Test
     void aFinerScanHasTheSameStrokes() {

@@ -1,0 +1,103 @@
+package stillpond.app.adopt;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import stillpond.app.history.Effect;
+import stillpond.app.history.History;
+import stillpond.app.palette.Palettes;
+import stillpond.app.reading.PictureFiles;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Planes;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.Sheets;
+import stillpond.core.adopt.AdoptedInk;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Places;
+import stillpond.core.format.ImageLimits;
+import stillpond.core.format.PlaneCodec;
+import stillpond.core.ink.Picture;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.PaletteEdit;
+import stillpond.core.refusal.Refusal;
+
+/** Lets the strokes of line art that was drawn in colours wear those colours: they become swatches. */
+@Service
+class InkAdoption {
+
+    private final Sheets sheets;
+    private final SheetChanges changes;
+    private final History history;
+    private final Planes planes;
+    private final Palettes palettes;
+    private final PictureFiles pictureFiles;
+    private final TransactionTemplate transaction;
+    private final ImageLimits limits;
+
+    InkAdoption(
+            Sheets sheets,
+            SheetChanges changes,
+            History history,
+            Planes planes,
+            Palettes palettes,
+            PictureFiles pictureFiles,
+            TransactionTemplate transaction,
+            ImageLimits limits) {
+        this.sheets = sheets;
+        this.changes = changes;
+        this.history = history;
+        this.planes = planes;
+        this.palettes = palettes;
+        this.pictureFiles = pictureFiles;
+        this.transaction = transaction;
+        this.limits = limits;
+    }
+
+    /** What was done. @param added how many swatches are new */
+    record TakenOver(int strokes, int added) {}
+
+    /** @throws Refusal if the ink is black all over, or not cut into strokes yet; then nothing is changed */
+    TakenOver adopt(UUID project, UUID sheetId, UUID author) {
+        Sheet sheet = sheets.get(project, sheetId);
+        Layer layer = sheet.frontLayer();
+        if (layer.strokes() == null) {
+            throw new Refusal("The ink can be coloured as soon as the gaps of this sheet have been found.");
+        }
+        ImageLimits sized = limits.withVectorLongSide(Math.max(layer.widthPx(), layer.heightPx()));
+        return pictureFiles.with(
+                planes.content(layer.source()),
+                sized,
+                read -> transaction.execute(status -> adopt(sheet, layer, author, read.picture())));
+    }
+
+    private TakenOver adopt(Sheet sheet, Layer layer, UUID author, Picture drawn) {
+        FoundColours found = FoundColours.of(palettes.of(sheet.project()));
+        AdoptedInk adopted = AdoptedInk.of(
+                PlaneCodec.decodeStrokes(planes.content(layer.strokes().plane()), layer.widthPx(), layer.heightPx()),
+                PlaneCodec.decodeInk(planes.content(layer.ink())),
+                drawn,
+                found.known());
+        if (adopted.colourByStroke().isEmpty()) {
+            throw new Refusal("This line art was drawn in black alone, so there are no ink colours to take over.");
+        }
+        List<Effect> effects = new ArrayList<>();
+        Optional<Card> card = found.cardOf(adopted.colourByStroke().values(), sheet.title(), "ink as drawn");
+        card.ifPresent(each ->
+                effects.add(palettes.edit(sheet.project(), author, List.of(new PaletteEdit.AddCard(each)), Map.of())));
+        Map<Integer, Fill> laid = new HashMap<>();
+        adopted.colourByStroke()
+                .forEach((stroke, colour) -> laid.put(Places.ofStroke(stroke), Fill.flat(found.swatch(colour))));
+        changes.lay(sheet.id(), layer.id(), laid).ifPresent(effects::add);
+        if (!effects.isEmpty()) {
+            history.keep(sheet.project(), author, "Took over the colours of the ink", effects);
+        }
+        return new TakenOver(
+                laid.size(), card.map(each -> each.swatches().size()).orElse(0));
+    }
+}
