@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Paint;
@@ -50,7 +51,8 @@ record DemoBook(
         }
     }
 
-    record DemoScene(String title, List<DemoSheet> sheets) {}
+    /** @param lines the name of a card for line colours; null where ink is black */
+    record DemoScene(String title, @Nullable String lines, List<DemoSheet> sheets) {}
 
     /** @param file name of an SVG beside the book */
     record DemoSheet(String title, String file, List<DemoFill> fills) {}

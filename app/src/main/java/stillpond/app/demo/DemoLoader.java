@@ -3,6 +3,7 @@ package stillpond.app.demo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,6 +64,7 @@ class DemoLoader implements ApplicationRunner {
     private final Sheets sheets;
     private final Sharpening sharpening;
     private final SheetChanges changes;
+    private final DemoLines lines;
     private final Planes planes;
     private final ReferencePictures pictures;
     private final JsonMapper json;
@@ -76,6 +78,7 @@ class DemoLoader implements ApplicationRunner {
             Sheets sheets,
             Sharpening sharpening,
             SheetChanges changes,
+            DemoLines lines,
             Planes planes,
             ReferencePictures pictures,
             JsonMapper json,
@@ -87,6 +90,7 @@ class DemoLoader implements ApplicationRunner {
         this.sheets = sheets;
         this.sharpening = sharpening;
         this.changes = changes;
+        this.lines = lines;
         this.planes = planes;
         this.pictures = pictures;
         this.json = json;
@@ -122,15 +126,20 @@ class DemoLoader implements ApplicationRunner {
         for (DemoBook.DemoScene demoScene : book.scenes()) {
             Scene scene = projects.addScene(project, demoScene.title());
             scenes.put(scene.title(), scene.id());
+            List<Sheet> filled = new ArrayList<>();
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
                 Sheet brought = sheets.bring(
                                 project, scene.id(), LineArtFile.of(demoSheet.title(), read(demoSheet.file())))
                         .sheet();
                 Sheet sheet = sharpening.now(project, brought.id());
                 fill(sheet, lead, demoSheet.fills(), swatches);
+                filled.add(sheet);
                 if (cardOfModel.containsKey(sheet.title())) {
                     palettes.judge(project, cardOfModel.get(sheet.title()), sheet.id());
                 }
+            }
+            if (demoScene.lines() != null) {
+                lines.colour(project, lead, filled, demoScene.lines());
             }
         }
         stage(project, book, scenes, swatches);

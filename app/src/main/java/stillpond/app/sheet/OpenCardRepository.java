@@ -18,7 +18,7 @@ interface OpenCardRepository extends Repository<OpenCard, OpenCard.Key> {
     List<OpenCard> saveAllAndFlush(Iterable<OpenCard> cards);
 
     /**
-     * The cards on each sheet, as somebody said and as it wears them, in that order. Native: it counts the cells of whole projects, and is asked for every desk
+     * The cards on each sheet, as somebody said and as it wears them, in that order; those that only ink wears come last. Native: it counts the cells of whole projects, and is asked for every desk
      * that opens.
      *
      * @param only null: all sheets of the project; else those of the scene of that sheet
@@ -29,7 +29,7 @@ interface OpenCardRepository extends Repository<OpenCard, OpenCard.Key> {
                 from open_card o join sheet s on s.id = o.sheet_id
                 where s.project_id = :project
                 union all
-                select s.id, w.card_id, 1, -count(*)
+                select s.id, w.card_id, case when count(*) filter (where f.cell >= 0) > 0 then 1 else 2 end, -count(*)
                 from sheet s
                 join layer l on l.sheet_id = s.id and l.is_current
                 join cell_wears f on f.layer_id = l.id

@@ -200,7 +200,7 @@ class LineColourTest {
         assertThat(composed.getRGB(200, 1000)).isEqualTo(0xff20406a);
         assertThat(composed.getRGB(1200, 1000)).isEqualTo(0xff000000);
         assertThat(visitor.get("/projects/" + work.project() + "/ledger").body())
-                .contains("ink as drawn", "1 stroke");
+                .contains("From boxes", "1 stroke");
         HttpResponse<String> black = visitor.post(work.address(sheet) + "/ink-colours", "{}");
         assertThat(black.statusCode()).isEqualTo(400);
         assertThat(black.body()).contains("drawn in black alone");
