@@ -34,6 +34,11 @@ export class InkStrokes {
     return this.layer.strokes !== null;
   }
 
+  /** Whether they can be pointed at. */
+  get areKnown(): boolean {
+    return this.plane !== undefined;
+  }
+
   /** How wide they are, in sheet pixels. */
   get widthPx(): number {
     return this.layer.strokes?.widthPx ?? 1;

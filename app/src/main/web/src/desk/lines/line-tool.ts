@@ -18,6 +18,7 @@ export class LineTool implements Drawing {
   private swept: Set<number> | undefined;
   private laid: Fill = NO_FILL;
   private last: Point | undefined;
+  private pointer: Point | undefined;
 
   constructor(
     private readonly strokes: InkStrokes,
@@ -27,6 +28,7 @@ export class LineTool implements Drawing {
     private readonly view: SheetView,
   ) {
     hand.stroke.listen((place) => view.pointStrokes(place === undefined ? [] : [strokeOf(place)]));
+    strokes.changed.listen(() => this.pointAt(this.pointer));
     hand.lining.listen((lining) => {
       if (lining) {
         void strokes.need();
@@ -43,6 +45,7 @@ export class LineTool implements Drawing {
   }
 
   pointAt(screen: Point | undefined): void {
+    this.pointer = screen;
     if (this.hand.lining.get() || screen === undefined) {
       const place = screen && this.at(screen);
       this.hand.pointAtStroke(place);
@@ -60,10 +63,17 @@ export class LineTool implements Drawing {
     }
     this.laid = held;
     const place = this.at(screen);
-    if (allAlike) {
+    if (allAlike && this.strokes.areKnown) {
       if (place !== undefined) {
         this.hand.layOnInk(held, this.alike(place));
       }
+      return;
+    }
+    if (!this.strokes.areKnown) {
+      void this.strokes.need().then(() => {
+        this.begin(screen, lifting, allAlike);
+        this.end(screen);
+      });
       return;
     }
     this.swept = new Set();

@@ -6,7 +6,7 @@ import type { Edit } from "../../mixer/palette-calls";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
-import { countedPlaces, placeOfStroke, strokeOf, strokesAmong } from "../model/places";
+import { countedPlaces, isStroke, placeOfStroke, strokeOf, strokesAmong } from "../model/places";
 import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
@@ -50,6 +50,7 @@ export class LinesPanel {
       this.look(false);
     });
     hand.stroke.listen((place) => this.say(place));
+    fills.painted.listen(() => this.say(hand.stroke.get()));
     gathering.count.listen(() => this.offerScopes());
     gathering.strokes.listen(() => this.offerScopes());
     this.offerScopes();
@@ -158,6 +159,8 @@ export class LinesPanel {
   private async lay(fill: Fill): Promise<void> {
     if (this.hand.mayBeOnInk(fill)) {
       this.hand.layOnInk(fill, (await this.meant()).map(placeOfStroke));
+      // Stripes are in the way of seeing what was laid.
+      this.gathering.drop(this.gathering.gatheredPlaces.filter(isStroke));
     }
   }
 
