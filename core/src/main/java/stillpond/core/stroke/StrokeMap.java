@@ -1,6 +1,7 @@
 package stillpond.core.stroke;
 
 import java.util.Arrays;
+import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.cell.DistanceField;
@@ -42,11 +43,11 @@ public record StrokeMap(int pageWidthPx, int pageHeightPx, CellPlane plane, int[
         int[] flooded = InkFlood.from(lines, kept);
         int width = lines.widthPx();
         int height = lines.heightPx();
-        DistanceField nearest = DistanceField.to(width, height, i -> flooded[i] >= 0);
+        IntUnaryOperator nearest = nearest(lines, flooded);
         int[] numbers = new int[flooded.length];
         IntStream.range(0, height).parallel().forEach(y -> {
             for (int i = y * width; i < (y + 1) * width; i++) {
-                int site = nearest.nearest(i);
+                int site = nearest.applyAsInt(i);
                 numbers[i] = site < 0 ? NONE : flooded[site];
             }
         });
@@ -57,6 +58,15 @@ public record StrokeMap(int pageWidthPx, int pageHeightPx, CellPlane plane, int[
                 ink.heightPx(),
                 plane,
                 SolidInk.of(new StrokeMap(ink.widthPx(), ink.heightPx(), plane, new int[count]), ink));
+    }
+
+    /** The pixel nearest to each that is of a stroke: the nearest one of ink, unless some ink belongs to no line. */
+    private static IntUnaryOperator nearest(MiddleLines lines, int[] flooded) {
+        boolean isAllInkOfAStroke =
+                IntStream.range(0, flooded.length).parallel().allMatch(i -> !lines.ink()[i] || flooded[i] >= 0);
+        return isAllInkOfAStroke
+                ? lines.nearestInk()
+                : DistanceField.to(lines.widthPx(), lines.heightPx(), i -> flooded[i] >= 0)::nearest;
     }
 
     /** How many strokes there are. */
