@@ -21,7 +21,7 @@ final class DeskBench {
 
     private static final double LEAST_LINE_PX = 40;
     private static final int MOST_WHEELS = 20;
-    private static final Effort FULL = new Effort(3, 20, 15, 5);
+    private static final Effort FULL = new Effort(3, 20, 15, 31, 5);
 
     /** Tasks that hold up the main thread, and the time from a press until the frame after it has been drawn. */
     private static final String WATCH = """
@@ -65,7 +65,7 @@ final class DeskBench {
      * @param rounds how often the sheet is opened again
      * @param steps of the pointer across the page
      */
-    record Effort(int rounds, int clicks, int steps, int dams) {}
+    record Effort(int rounds, int clicks, int steps, int frames, int dams) {}
 
     /**
      * Medians and longest ones, in milliseconds.
@@ -74,6 +74,8 @@ final class DeskBench {
      * @param again the same later
      * @param click from a press to the painted frame
      * @param sweep over the whole page
+     * @param frame from the start of a frame of the whole page until it is drawn, with black ink
+     * @param colouredFrame the same with coloured ink
      * @param dam from the end of a line drawn by hand across an ordinary cell to the new cells on the desk
      * @param largeDam the same, of the largest cell
      */
@@ -85,6 +87,8 @@ final class DeskBench {
             double sweep,
             double longestSweeping,
             double longestPanning,
+            double frame,
+            double colouredFrame,
             double dam,
             double largeDam) {
 
@@ -93,8 +97,19 @@ final class DeskBench {
             return String.format(
                     "%d megapixels: first picture %.0f ms the first time, %.0f ms again; click to painted %.0f ms (median);"
                             + " sweep of the whole page %.0f ms, longest task %.0f ms; panning and zooming, longest task %.0f ms;"
+                            + " a frame of the whole page %.0f ms, with coloured ink %.0f ms (medians);"
                             + " a dam by hand until the new cells are there %.0f ms, of the largest cell %.0f ms (medians)",
-                    megapixels, first, again, click, sweep, longestSweeping, longestPanning, dam, largeDam);
+                    megapixels,
+                    first,
+                    again,
+                    click,
+                    sweep,
+                    longestSweeping,
+                    longestPanning,
+                    frame,
+                    colouredFrame,
+                    dam,
+                    largeDam);
         }
     }
 
@@ -139,6 +154,10 @@ final class DeskBench {
         double longestSweeping = longest();
         pan(box);
         double longestPanning = longest();
+        page.locator("#zoom-fit").click();
+        double frame = frame();
+        colourInk();
+        double colouredFrame = frame();
         InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(MadePage.file(megapixels)));
         Openings openings = Openings.of(ink);
         open(sheet);
@@ -150,8 +169,44 @@ final class DeskBench {
                 sweepMs,
                 longestSweeping,
                 longestPanning,
+                frame,
+                colouredFrame,
                 dam(PartingLine.ofOrdinaryCell(openings, ink)),
                 dam(PartingLine.ofLargestCell(openings, ink)));
+    }
+
+    /** Lays a swatch on all ink of the page. */
+    private void colourInk() {
+        page.locator("#tool-line").click();
+        page.locator("#lines-lay").click();
+        page.waitForFunction("() => document.getElementById('said').textContent.startsWith('Coloured ')");
+        page.locator("#tool-fill").click();
+    }
+
+    /** From the start of a frame until it is drawn, which reading a pixel back waits for. */
+    private double frame() {
+        List<?> took = (List<?>) page.evaluate("""
+                async (frames) => {
+                  const canvas = document.getElementById("sheet");
+                  const gl = canvas.getContext("webgl2");
+                  const { left, top, width, height } = canvas.getBoundingClientRect();
+                  const drawn = () => gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.UNSIGNED_BYTE, new Uint8Array(4));
+                  const took = [];
+                  for (let i = 0; i < frames; i++) {
+                    drawn();
+                    let start = 0;
+                    requestAnimationFrame(() => (start = performance.now()));
+                    // Hardly another size, so that the page is drawn anew.
+                    canvas.dispatchEvent(new WheelEvent("wheel", { deltaY: i % 2 ? 1 : -1, bubbles: true,
+                      cancelable: true, clientX: left + width / 2, clientY: top + height / 2 }));
+                    await new Promise((done) => requestAnimationFrame(done));
+                    drawn();
+                    took.push(performance.now() - start);
+                  }
+                  return took;
+                }""", effort.frames);
+        return median(
+                took.stream().mapToDouble(each -> ((Number) each).doubleValue()).toArray());
     }
 
     /** Draws a line, and takes it back, some times. */

@@ -34,7 +34,7 @@ class ServedBenchmarksWorkTest {
 
     @Test
     void theDeskIsMeasuredAtWork() throws Exception {
-        DeskBench.Figures figures = new DeskBench(page(), url, new DeskBench.Effort(1, 2, 3, 1))
+        DeskBench.Figures figures = new DeskBench(page(), url, new DeskBench.Effort(1, 2, 3, 3, 1))
                 .enter()
                 .measure(1);
         assertThat(List.of(
@@ -42,6 +42,8 @@ class ServedBenchmarksWorkTest {
                         figures.again(),
                         figures.click(),
                         figures.sweep(),
+                        figures.frame(),
+                        figures.colouredFrame(),
                         figures.dam(),
                         figures.largeDam()))
                 .allMatch(millis -> millis > 0);

@@ -56,7 +56,7 @@ export class LinesPanel {
     this.offerScopes();
     hand.present.subscribe(
       (fill) =>
-        (byId("lines-lay").textContent = `Colour it ${fills.swatch(fill) ? fills.nameOf(fill) : "…"}`),
+        (byId("lines-lay").textContent = `Lay ${fills.swatch(fill) ? fills.nameOf(fill) : "a swatch"}`),
     );
     byId("lines-lay").addEventListener("click", () => void this.lay(this.hand.present.get()));
     byId("lines-black").addEventListener("click", () => void this.lay(NO_FILL));

@@ -37,6 +37,8 @@ const GATHERED = 4;
 const LIT = 8;
 /** Regions thinner than this on screen, in CSS pixels, have no room for rings. */
 const LEAST_RINGED_PX = 22;
+/** Colours that run into each other over less than so many device pixels look no other than those that do not. */
+const LEAST_SOFT_PX = 3;
 
 /** Draws a layer with WebGL2: cell numbers and ink as textures, colours looked up in a small table. */
 export class Renderer {
@@ -220,6 +222,7 @@ export class Renderer {
       ...(looking.greys ? ["GREYS"] : []),
       ...(this.looks.areWorn ? ["LOOKS"] : []),
       ...(this.strokes ? ["LINES"] : []),
+      ...(this.strokes && this.meetingPx * camera.scale * this.dense(camera) > LEAST_SOFT_PX ? ["SOFT"] : []),
     ];
     return this.passes.sheet(ways);
   }

@@ -55,7 +55,7 @@ bool marked(vec2 p, uint bit) {
 
 /**
  * The sheet itself. Every way of looking is a program of its own (FINE, CUT, GREYS, LOOKS where cells wear fills of several
- * colours, LINES where ink is coloured): drawing in software runs both sides of a condition for every pixel.
+ * colours, LINES where ink is coloured, SOFT where its colours run into each other far enough to be seen): drawing in software runs both sides of a condition for every pixel.
  */
 export const SHEET = `${TILE}
 uniform float inkCut;       // ink is all or nothing from this density on
@@ -112,7 +112,7 @@ uniform usampler2D strokes;     // the stroke of each pixel of the plane of stro
 uniform sampler2D inkColours;   // by stroke; alpha: the density from which on its ink is opaque
 uniform usampler2D strokeMarks; // by stroke: bit 0 pointed at, bit 1 meant by an act, bit 2 gathered
 uniform vec4 strokePlacing;     // x, y of the tile in the plane of strokes; that many of its pixels across and down for one of the sheet
-uniform float meeting;          // within this many sheet pixels colours that meet are mixed; 0: they are not
+uniform float meeting;          // within this many sheet pixels colours that meet are mixed
 uniform vec2 taps[16];          // in a disc of radius 1
 
 uint strokeAt(vec2 p) {
@@ -120,21 +120,24 @@ uint strokeAt(vec2 p) {
   return texelFetch(strokes, clamp(ivec2(floor(p * strokePlacing.zw) - strokePlacing.xy), ivec2(0), last), 0).r;
 }
 
-float coverageAt(vec2 p, float density) {
-  return min(1.0, density / texelFetch(inkColours, entry(strokeAt(p)), 0).a);
-}
-
-vec3 inkColourAt(vec2 p) {
-  uint mark = texelFetch(strokeMarks, entry(strokeAt(p)), 0).r;
-  bool light = mod(gl_FragCoord.x + gl_FragCoord.y, 7.0) < 3.5;
-  if ((mark & 1u) != 0u) return vec3(light ? 1.0 : 0.09);
-  if ((mark & 6u) != 0u && light) return vec3(0.62);
-  if (meeting == 0.0) return texelFetch(inkColours, entry(strokeAt(p)), 0).rgb;
+// Ink over what lies under it.
+vec3 inked(vec3 flats, vec2 p, float density) {
+  ivec2 own = entry(strokeAt(p));
+  vec4 worn = texelFetch(inkColours, own, 0);
+  vec3 shown = worn.rgb;
+#ifdef SOFT
+  // No steps where there is no ink: a loop is left out there, which a condition is not.
+  int steps = density > 0.0 ? 16 : 0;
   vec3 sum = vec3(0);
-  for (int tap = 0; tap < 16; tap++) {
+  for (int tap = 0; tap < steps; tap++) {
     sum += texelFetch(inkColours, entry(strokeAt(p + taps[tap] * meeting)), 0).rgb;
   }
-  return sum / 16.0;
+  shown = sum / 16.0;
+#endif
+  uint mark = texelFetch(strokeMarks, own, 0).r;
+  bool light = mod(gl_FragCoord.x + gl_FragCoord.y, 7.0) < 3.5;
+  shown = (mark & 1u) != 0u ? vec3(light ? 1.0 : 0.09) : (mark & 6u) != 0u && light ? vec3(0.62) : shown;
+  return mix(flats, shown, min(1.0, density / worn.a) * inkShown);
 }
 #endif
 
@@ -152,7 +155,7 @@ void main() {
   density = smoothstep(inkCut - soft, inkCut + 0.004, density);
 #endif
 #ifdef LINES
-  vec3 shown = density == 0.0 ? flats : mix(flats, inkColourAt(at), coverageAt(at, density) * inkShown);
+  vec3 shown = inked(flats, at, density);
 #else
   vec3 shown = flats * (1.0 - density * inkShown);
 #endif
