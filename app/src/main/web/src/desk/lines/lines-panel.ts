@@ -1,5 +1,6 @@
 import type { MeetingMessage, TakenOver } from "messages";
 import { SheetStrokes } from "rules";
+import { whilePointedAt } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Edit } from "../../mixer/palette-calls";
@@ -32,6 +33,8 @@ export class LinesPanel {
   private readonly meeting = byId<HTMLSelectElement>("lines-meeting");
   /** Counts up when what is looked at is another; answers to an older question are dropped. */
   private asked = 0;
+  /** Whether the sheet shows what nobody has laid yet. */
+  private isLooking = false;
 
   constructor(
     private readonly path: string,
@@ -66,10 +69,17 @@ export class LinesPanel {
       control.addEventListener("input", () => this.look(true));
     }
     for (const button of [byId("lines-lay"), byId("lines-black")]) {
-      button.addEventListener("pointerenter", () => void this.mean());
-      button.addEventListener("pointerleave", () => view.meanStrokes([]));
+      whilePointedAt(
+        button,
+        () => void this.mean(),
+        () => this.look(false),
+      );
     }
-    byId("lines-darker").addEventListener("pointerenter", () => this.look(true));
+    whilePointedAt(
+      byId("lines-darker"),
+      () => this.look(true),
+      () => this.look(false),
+    );
     this.panel.addEventListener("pointerleave", () => this.look(false));
     this.meeting.addEventListener("change", () => void this.meet());
     this.amount.addEventListener(
@@ -152,8 +162,12 @@ export class LinesPanel {
   }
 
   private async mean(): Promise<void> {
+    const question = ++this.asked;
     await this.strokes.need();
-    this.view.meanStrokes(await this.meant());
+    const meant = await this.meant();
+    if (question === this.asked) {
+      this.view.meanStrokes(meant);
+    }
   }
 
   private async lay(fill: Fill): Promise<void> {
@@ -205,10 +219,14 @@ export class LinesPanel {
   private look(shown: boolean): void {
     const question = ++this.asked;
     if (!shown) {
-      this.fills.tryOnCells(new Map());
+      if (this.isLooking) {
+        this.fills.tryOnCells(new Map());
+      }
+      this.isLooking = false;
       this.view.meanStrokes([]);
       return;
     }
+    this.isLooking = true;
     void this.darker().then((all) => {
       if (question === this.asked) {
         this.fills.tryOnCells(
