@@ -229,6 +229,8 @@ async function act(button: HTMLElement): Promise<void> {
 }
 
 function bind(): void {
+  // For whoever drives the page from outside: what is pressed before is not heard.
+  byId("card").dataset["ready"] = "true";
   byId("card").addEventListener("click", (event) => {
     const button = (event.target as Element).closest<HTMLElement>("[data-act]");
     if (button) {

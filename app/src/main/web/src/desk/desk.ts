@@ -103,7 +103,7 @@ async function open(): Promise<void> {
   const adjusting = new Adjusting(fills, work, gathering, mixing);
   const kinds = new Kinds(path.split("/")[2]!, regions, fills, work, hand, view, gathering, overlay, motifs);
   const lineTool = new LineTool(strokes, fills, work, hand, view);
-  const inkGathering = new InkGathering(lineTool, gathering);
+  const inkGathering = new InkGathering(lineTool, strokes, gathering);
   const lines = new LinesPanel(
     path,
     strokes,

@@ -199,7 +199,7 @@ export function makeLight(page: HTMLElement): void {
           ]
         : []),
       ...(alike.length > 0
-        ? [el("p", {}, "Hard to tell apart under this light:"), el("ul", {}, ...alike)]
+        ? [el("p", {}, "Hard to tell apart under this light:"), el("ul", { tabindex: 0 }, ...alike)]
         : []),
     );
   }

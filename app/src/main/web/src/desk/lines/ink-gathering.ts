@@ -1,6 +1,7 @@
 import type { Gathering } from "../hand/gathering";
 import type { Drawing } from "../hand/pointer";
 import type { Point } from "../view/camera";
+import type { InkStrokes } from "./ink-strokes";
 import type { LineTool } from "./line-tool";
 
 /** Gathers strokes while the line tool is in the hand: a press on a gathered one drops it, and a sweep from there all that it passes; else they are taken. */
@@ -10,10 +11,18 @@ export class InkGathering implements Drawing {
 
   constructor(
     private readonly tool: LineTool,
+    private readonly strokes: InkStrokes,
     private readonly gathering: Gathering,
   ) {}
 
   begin(screen: Point): void {
+    const again = () => {
+      this.begin(screen);
+      this.end(screen);
+    };
+    if (!this.strokes.areKnownOr(again)) {
+      return;
+    }
     const place = this.tool.at(screen);
     if (place !== undefined) {
       this.taking = !this.gathering.has(place);

@@ -34,8 +34,11 @@ export class InkStrokes {
     return this.layer.strokes !== null;
   }
 
-  /** Whether they can be pointed at. */
-  get areKnown(): boolean {
+  /** Whether they can be pointed at; if they are still to come, acts when they have. */
+  areKnownOr(act: () => void): boolean {
+    if (!this.plane && this.areThere) {
+      void this.need().then(() => this.plane && act());
+    }
     return this.plane !== undefined;
   }
 

@@ -61,19 +61,19 @@ export class LineTool implements Drawing {
       this.work.notice.set("The ink can be coloured as soon as the gaps of this sheet have been found.");
       return;
     }
+    const again = () => {
+      this.begin(screen, lifting, allAlike);
+      this.end(screen);
+    };
+    if (!this.strokes.areKnownOr(again)) {
+      return;
+    }
     this.laid = held;
     const place = this.at(screen);
-    if (allAlike && this.strokes.areKnown) {
+    if (allAlike) {
       if (place !== undefined) {
         this.hand.layOnInk(held, this.alike(place));
       }
-      return;
-    }
-    if (!this.strokes.areKnown) {
-      void this.strokes.need().then(() => {
-        this.begin(screen, lifting, allAlike);
-        this.end(screen);
-      });
       return;
     }
     this.swept = new Set();

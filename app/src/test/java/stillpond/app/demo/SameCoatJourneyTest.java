@@ -101,6 +101,7 @@ class SameCoatJourneyTest {
 
     private void lockTheCard() {
         page.locator(".cast-card").getByText("Juniper").click();
+        page.locator("#card[data-ready=true]").waitFor();
         press("Lock");
         assertThat(page.locator(".card-lock")).containsText("Locked");
     }

@@ -64,7 +64,7 @@ final class Skeleton {
     int[] lines() {
         int[] lines = new int[thin.length];
         Arrays.fill(lines, MiddleLines.NONE);
-        int[] waiting = new int[thin.length];
+        int[] waiting = new int[1024];
         int count = 0;
         for (int start = 0; start < thin.length; start++) {
             if (!isBetweenCrossings(start) || lines[start] >= 0) {
@@ -78,7 +78,10 @@ final class Skeleton {
                     int next = neighbour(waiting[i], side);
                     if (next >= 0 && lines[next] < 0 && isBetweenCrossings(next)) {
                         lines[next] = count;
-                        waiting[++last] = next;
+                        if (++last == waiting.length) {
+                            waiting = Arrays.copyOf(waiting, 2 * last);
+                        }
+                        waiting[last] = next;
                     }
                 }
             }

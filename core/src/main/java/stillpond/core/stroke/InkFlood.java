@@ -25,13 +25,13 @@ final class InkFlood {
         width = page.widthPx();
         height = page.heightPx();
         ink = page.ink();
-        lines = seeds.clone();
+        lines = seeds;
         cost = new int[lines.length];
         Arrays.fill(cost, Integer.MAX_VALUE);
         Arrays.setAll(rings, i -> new Ring());
     }
 
-    /** @param seeds the line of each pixel that is on one; ink that no way leads to stays without */
+    /** @param seeds the line of each pixel that is on one, and what is returned: ink that no way leads to stays without */
     static int[] from(MiddleLines page, int[] seeds) {
         InkFlood flood = new InkFlood(page, seeds);
         flood.run();
