@@ -195,6 +195,7 @@ declare module "rules" {
     static flat(opacity: number, swatch: string): string;
     static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
     static laying(fill: string, worn: readonly string[]): Int32Array;
+    static mayBeOnInk(text: string): boolean;
     static movingStop(gradient: string, stop: number, percent: number): string;
     static parts(text: string): FillParts;
     static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, swatches: readonly string[]): string;
@@ -309,6 +310,7 @@ declare module "rules" {
     darkerThanBeside(meant: ArrayLike<number>, basis: string, alsoAgainstNothing: boolean, fills: readonly string[], areas: ArrayLike<number>, swatches: readonly string[], hexes: readonly string[]): InkSource[];
     inside(cells: ArrayLike<number>): Int32Array;
     static meetingTaps(): Float64Array;
+    static nameOfDarker(name: string): string;
     touching(cells: ArrayLike<number>): Int32Array;
   }
 

@@ -52,6 +52,12 @@ public final class FillTexts {
         return new FillParts("none", 0, new int[0], new int[0], new String[0], "", false);
     }
 
+    /** Whether ink can wear it. */
+    @JSExport
+    public static boolean mayBeOnInk(String text) {
+        return Fill.ofText(text).mayBeOnInk();
+    }
+
     @JSExport
     public static String flat(int opacity, String swatch) {
         return new Fill.Flat(UUID.fromString(swatch), new Opacity(opacity)).text();

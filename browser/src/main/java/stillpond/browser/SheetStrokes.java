@@ -99,6 +99,12 @@ public final class SheetStrokes {
         return new TiedSwatch(paint.tie().of(colour, other -> colour).hex(), paint.text());
     }
 
+    /** What that swatch is called. @param name of the one that it follows */
+    @JSExport
+    public static String nameOfDarker(String name) {
+        return DarkerThanBeside.nameOf(name);
+    }
+
     /** Where, around a place in a disc of radius 1, the colours are looked up whose mean ink shows there; across, then down, one after the other. */
     @JSExport
     public static double[] meetingTaps() {

@@ -1,30 +1,21 @@
 package stillpond.app.adopt;
 
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
-import stillpond.app.history.Effect;
-import stillpond.app.history.History;
-import stillpond.app.palette.Palettes;
 import stillpond.app.reading.PictureFiles;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
-import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.adopt.AdoptedInk;
-import stillpond.core.fill.Fill;
+import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Places;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.ink.Picture;
-import stillpond.core.palette.Card;
-import stillpond.core.palette.PaletteEdit;
 import stillpond.core.refusal.Refusal;
 
 /** Lets the strokes of line art that was drawn in colours wear those colours: they become swatches. */
@@ -32,28 +23,22 @@ import stillpond.core.refusal.Refusal;
 class InkAdoption {
 
     private final Sheets sheets;
-    private final SheetChanges changes;
-    private final History history;
+    private final AdoptedColours colours;
     private final Planes planes;
-    private final Palettes palettes;
     private final PictureFiles pictureFiles;
     private final TransactionTemplate transaction;
     private final ImageLimits limits;
 
     InkAdoption(
             Sheets sheets,
-            SheetChanges changes,
-            History history,
+            AdoptedColours colours,
             Planes planes,
-            Palettes palettes,
             PictureFiles pictureFiles,
             TransactionTemplate transaction,
             ImageLimits limits) {
         this.sheets = sheets;
-        this.changes = changes;
-        this.history = history;
+        this.colours = colours;
         this.planes = planes;
-        this.palettes = palettes;
         this.pictureFiles = pictureFiles;
         this.transaction = transaction;
         this.limits = limits;
@@ -77,7 +62,7 @@ class InkAdoption {
     }
 
     private TakenOver adopt(Sheet sheet, Layer layer, UUID author, Picture drawn) {
-        FoundColours found = FoundColours.of(palettes.of(sheet.project()));
+        FoundColours found = colours.known(sheet);
         AdoptedInk adopted = AdoptedInk.of(
                 PlaneCodec.decodeStrokes(planes.content(layer.strokes().plane()), layer.widthPx(), layer.heightPx()),
                 PlaneCodec.decodeInk(planes.content(layer.ink())),
@@ -86,18 +71,10 @@ class InkAdoption {
         if (adopted.colourByStroke().isEmpty()) {
             throw new Refusal("This line art was drawn in black alone, so there are no ink colours to take over.");
         }
-        List<Effect> effects = new ArrayList<>();
-        Optional<Card> card = found.cardOf(adopted.colourByStroke().values(), sheet.title(), "ink as drawn");
-        card.ifPresent(each ->
-                effects.add(palettes.edit(sheet.project(), author, List.of(new PaletteEdit.AddCard(each)), Map.of())));
-        Map<Integer, Fill> laid = new HashMap<>();
-        adopted.colourByStroke()
-                .forEach((stroke, colour) -> laid.put(Places.ofStroke(stroke), Fill.flat(found.swatch(colour))));
-        changes.lay(sheet.id(), layer.id(), laid).ifPresent(effects::add);
-        if (!effects.isEmpty()) {
-            history.keep(sheet.project(), author, "Took over the colours of the ink", effects);
-        }
-        return new TakenOver(
-                laid.size(), card.map(each -> each.swatches().size()).orElse(0));
+        Map<Integer, Srgb> colourByPlace = new HashMap<>();
+        adopted.colourByStroke().forEach((stroke, colour) -> colourByPlace.put(Places.ofStroke(stroke), colour));
+        int added =
+                colours.lay(sheet, author, colourByPlace, found, "ink as drawn", "Took over the colours of the ink");
+        return new TakenOver(colourByPlace.size(), added);
     }
 }

@@ -17,7 +17,7 @@ import stillpond.core.stroke.Stroke;
  * @param other what it is too near to, or null
  * @param openings through which a fill ran out, by index
  * @param strokes of the ink that are concerned, by number
- * @param at around the first of them, or null
+ * @param at around the first of them where no cells are concerned, else null
  */
 record FindingMessage(
         String key,
@@ -43,7 +43,6 @@ record FindingMessage(
         TWINS,
         OFF_CARD,
         LOST_STOP,
-        LINE_OFF_CARD,
         LIGHT_LINE
     }
 
@@ -66,7 +65,7 @@ record FindingMessage(
                 its.difference(),
                 its.openings(),
                 finding.strokes().stream().map(Stroke::number).toList(),
-                finding.strokes().stream().findFirst().map(Stroke::box).orElse(null));
+                finding.cells().isEmpty() ? finding.strokes().get(0).box() : null);
     }
 
     private static Particulars particulars(Finding finding) {
@@ -86,9 +85,6 @@ record FindingMessage(
         }
         if (finding instanceof Finding.LostStop) {
             return new Particulars(Kind.LOST_STOP, null, null, null, 0, List.of());
-        }
-        if (finding instanceof Finding.LineOffCard loose) {
-            return new Particulars(Kind.LINE_OFF_CARD, loose.meant().orElse(null), loose.swatch(), null, 0, List.of());
         }
         if (finding instanceof Finding.LightLine light) {
             return new Particulars(Kind.LIGHT_LINE, null, light.swatch(), null, 0, List.of());

@@ -65,7 +65,8 @@ class DemoLines {
 
     private static Swatch shade(UUID source, Palette palette) {
         Srgb colour = palette.colourOf(source).orElseThrow();
-        String name = palette.swatch(source).orElseThrow().name() + " line";
+        String name =
+                DarkerThanBeside.nameOf(palette.swatch(source).orElseThrow().name());
         return new Swatch(UUID.randomUUID(), name, colour).painted(DarkerThanBeside.darker(source, DARKER));
     }
 }

@@ -20,6 +20,7 @@ import stillpond.core.history.UndoLine;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
 import stillpond.core.render.Meeting;
+import stillpond.core.stroke.StrokeMap;
 
 /** Everything the desk needs to show a sheet, but for its planes. */
 record DeskState(
@@ -68,12 +69,16 @@ record DeskState(
         }
     }
 
-    /** @param plane where it is told which stroke a pixel belongs to @param widthPx how wide strokes are */
-    record StrokeState(String plane, int count, double widthPx) {
+    /** @param plane where it is told which stroke a pixel belongs to @param widthPx how wide strokes are @param isLimited whether there were more than are told apart */
+    record StrokeState(String plane, int count, double widthPx, boolean isLimited) {
         static @Nullable StrokeState of(@Nullable StrokePlanes strokes, String planes) {
             return strokes == null
                     ? null
-                    : new StrokeState(planes + strokes.plane(), strokes.count(), strokes.widthPx());
+                    : new StrokeState(
+                            planes + strokes.plane(),
+                            strokes.count(),
+                            strokes.widthPx(),
+                            strokes.count() == StrokeMap.MOST);
         }
     }
 

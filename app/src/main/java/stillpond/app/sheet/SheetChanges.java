@@ -19,7 +19,6 @@ import stillpond.app.history.Steps;
 import stillpond.app.palette.Palettes;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
-import stillpond.core.fill.Opacity;
 import stillpond.core.fill.Places;
 import stillpond.core.gap.DamChange;
 import stillpond.core.palette.Palette;
@@ -236,7 +235,8 @@ public class SheetChanges {
             return Optional.of("The line art has no such region or stroke any more.");
         }
         if (lay.fillByPlace().entrySet().stream()
-                .anyMatch(each -> Places.isStroke(each.getKey()) && !isForInk(each.getValue()))) {
+                .anyMatch(each ->
+                        Places.isStroke(each.getKey()) && !each.getValue().mayBeOnInk())) {
             return Optional.of("Ink wears one swatch, wholly: no gradient, no pattern, no opacity.");
         }
         Optional<String> locked = groups.locked(lay.layer()).objectionTo(places);
@@ -247,11 +247,6 @@ public class SheetChanges {
         boolean isOnCards = new HashSet<>(lay.fillByPlace().values())
                 .stream().allMatch(fill -> fill.swatches().stream().allMatch(palette::has));
         return isOnCards ? Optional.empty() : Optional.of("This swatch is on none of the project's cards any more.");
-    }
-
-    private static boolean isForInk(Fill fill) {
-        return fill.equals(Fill.NONE)
-                || fill instanceof Fill.Flat flat && flat.opacity().equals(Opacity.FULL);
     }
 
     private ChangeOutcome step(StoredSheet sheet, UUID author, ChangeRequest.Step step) {

@@ -179,8 +179,6 @@ export class CheckDrawer {
         return "A colour on no card";
       case "LOST_STOP":
         return "A stop lost its swatch";
-      case "LINE_OFF_CARD":
-        return "A line colour on no card";
       case "LIGHT_LINE":
         return "A line lighter than its sides";
     }
@@ -200,7 +198,6 @@ export class CheckDrawer {
         return `${name(this.fills.of(finding.cells[0]!))} is shown without that colour; give the stop another swatch`;
       case "LIGHT_LINE":
         return `${name(finding.swatch)} on ${countedPlaces(0, finding.strokes.length)} is lighter than all beside`;
-      case "LINE_OFF_CARD":
       case "OFF_CARD":
         return finding.likely
           ? `${name(finding.swatch)} is a loose colour, close to ${name(finding.likely)}`

@@ -1,7 +1,7 @@
 import type { ReadableAtom } from "nanostores";
 import type { InkStrokes } from "../lines/ink-strokes";
 import type { Fills } from "../model/fills";
-import { onPaper } from "../model/looks";
+import { putInked } from "../model/looks";
 import type { InkPlane } from "../model/planes";
 import type { Regions } from "../model/regions";
 import type { Opening } from "../model/openings";
@@ -61,16 +61,12 @@ export class Crop {
 
   private paintPixel(data: Uint8ClampedArray, at: number, x: number, y: number): void {
     const { width, height, numbers } = this.regions.map.plane;
-    data[at + 3] = 255;
     if (x < 0 || y < 0 || x >= width || y >= height) {
       data.fill(184, at, at + 3);
+      data[at + 3] = 255;
       return;
     }
-    const [red, green, blue, opacity] = this.fills.wornAt(numbers[y * width + x]!, x + 0.5, y + 0.5);
     const ink = this.strokes.colourAt(x, y, this.ink.get().density[y * width + x]!);
-    const cover = ink[3] / 255;
-    data[at] = onPaper(red, opacity) * (1 - cover) + ink[0] * cover;
-    data[at + 1] = onPaper(green, opacity) * (1 - cover) + ink[1] * cover;
-    data[at + 2] = onPaper(blue, opacity) * (1 - cover) + ink[2] * cover;
+    putInked(data, at, this.fills.wornAt(numbers[y * width + x]!, x + 0.5, y + 0.5), ink);
   }
 }

@@ -1,4 +1,5 @@
 import { atom } from "nanostores";
+import { FillTexts } from "rules";
 import type { Fills } from "../model/fills";
 import type { Direction, Regions } from "../model/regions";
 import { cellsAmong, countedPlaces, strokesAmong } from "../model/places";
@@ -240,7 +241,7 @@ export class Hand {
 
   /** Whether ink can wear a fill; if not, that is said. */
   mayBeOnInk(fill: Fill): boolean {
-    const may = fill === NO_FILL || this.fills.swatch(fill) !== undefined;
+    const may = FillTexts.mayBeOnInk(fill);
     if (!may) {
       this.work.notice.set("Ink wears plain swatches. Take one into the hand first.");
     }

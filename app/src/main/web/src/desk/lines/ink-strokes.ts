@@ -42,6 +42,11 @@ export class InkStrokes {
     return this.plane !== undefined;
   }
 
+  /** Whether there were more lines than are told apart. */
+  get areLimited(): boolean {
+    return this.layer.strokes?.isLimited ?? false;
+  }
+
   /** How wide they are, in sheet pixels. */
   get widthPx(): number {
     return this.layer.strokes?.widthPx ?? 1;

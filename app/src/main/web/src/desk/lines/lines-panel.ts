@@ -86,7 +86,10 @@ export class LinesPanel {
       "input",
       () => (byId("lines-amount-said").textContent = `${this.amount.value} %`),
     );
-    strokes.changed.listen(() => this.showMeeting());
+    strokes.changed.subscribe(() => {
+      byId("lines-limited").hidden = !strokes.areLimited;
+      this.showMeeting();
+    });
     this.take(meeting);
     this.say(undefined);
   }
@@ -253,7 +256,7 @@ export class LinesPanel {
       const known = this.fills.allSwatches().find((swatch) => swatch.paint === paint)?.id;
       const swatch: Fill = known ?? crypto.randomUUID();
       if (!known) {
-        const name = `${this.fills.nameOf(source)} line`;
+        const name = SheetStrokes.nameOfDarker(this.fills.nameOf(source));
         additions.push({ beside: source, edit: { kind: "ADD", swatch, name, colour, paint } });
       }
       fills.set(swatch, places);

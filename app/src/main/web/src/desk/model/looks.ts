@@ -109,6 +109,15 @@ export function hexOf([red, green, blue]: Rgba): string {
   return `#${[red, green, blue].map((channel) => channel.toString(16).padStart(2, "0")).join("")}`;
 }
 
+/** Puts a pixel into a picture: ink over a colour over white paper. @param ink its opacity being how much it covers */
+export function putInked(data: Uint8ClampedArray, at: number, colour: Rgba, ink: Rgba): void {
+  const cover = ink[3] / 255;
+  for (let channel = 0; channel < 3; channel++) {
+    data[at + channel] = onPaper(colour[channel]!, colour[3]) * (1 - cover) + ink[channel]! * cover;
+  }
+  data[at + 3] = 255;
+}
+
 /** One channel of a colour over white paper. */
 export function onPaper(channel: number, opacity: number): number {
   return 255 + ((channel - 255) * opacity) / 255;

@@ -42,6 +42,15 @@ export class CellTable {
     this.changed = true;
   }
 
+  /** Sets a bit of these entries, and of no others. */
+  mark(bit: number, entries: readonly number[]): void {
+    for (let i = 0; i < this.bytes.length; i++) {
+      this.bytes[i]! &= ~bit;
+    }
+    entries.forEach((entry) => (this.bytes[entry]! |= bit));
+    this.touch();
+  }
+
   /** Brings changed bytes to where they are drawn from. */
   upload(): void {
     if (this.changed) {

@@ -150,34 +150,25 @@ export class Renderer {
   /** Marks these cells, which lie in a box, and no others as pointed at. */
   point(cells: readonly number[], box: Box | undefined): void {
     this.pointed = box;
-    this.mark(POINTED_AT, cells);
+    this.marks.mark(POINTED_AT, cells);
   }
 
   /** Lets rings run in these cells, which lie in a box, and no others. */
   ripple(cells: readonly number[], box: Box | undefined): void {
     this.rippled = box;
-    this.mark(RIPPLING, cells);
+    this.marks.mark(RIPPLING, cells);
   }
 
   /** Marks these cells, which lie in a box, and no others as gathered. */
   gather(cells: readonly number[], box: Box | undefined): void {
     this.gathered = box;
-    this.mark(GATHERED, cells);
+    this.marks.mark(GATHERED, cells);
   }
 
   /** Lights these cells up and dims all others; undefined: none is dimmed. */
   light(cells: readonly number[] | undefined): void {
     this.isDimmed = cells !== undefined;
-    this.mark(LIT, cells ?? []);
-  }
-
-  private mark(bit: number, cells: readonly number[]): void {
-    const { bytes } = this.marks;
-    for (let i = 0; i < bytes.length; i++) {
-      bytes[i]! &= ~bit;
-    }
-    cells.forEach((cell) => (bytes[cell]! |= bit));
-    this.marks.touch();
+    this.marks.mark(LIT, cells ?? []);
   }
 
   draw(camera: Camera, looking: Looking, ripple: Ripple | undefined): void {

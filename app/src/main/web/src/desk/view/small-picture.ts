@@ -1,7 +1,7 @@
 import { oncePerFrame } from "../../shared/frames";
 import type { InkStrokes } from "../lines/ink-strokes";
 import type { Fills } from "../model/fills";
-import { onPaper } from "../model/looks";
+import { putInked } from "../model/looks";
 import type { CellPlane, InkPlane } from "../model/planes";
 
 /** The present sheet's small picture, in the strip and on the map, painted again as it is filled. */
@@ -47,17 +47,9 @@ export class SmallPicture {
     const step = this.sheetWidth / full.width;
     for (let i = 0; i < numbers.length; i++) {
       const [x, y] = [i % full.width, Math.floor(i / full.width)];
-      const [red, green, blue, opacity] = this.fills.wornAt(numbers[i]!, (x + 0.5) * step, (y + 0.5) * step);
-      const ink = this.strokes.colourAt(
-        Math.floor((x + 0.5) * step),
-        Math.floor((y + 0.5) * step),
-        density[i]!,
-      );
-      const cover = ink[3] / 255;
-      data[4 * i] = onPaper(red, opacity) * (1 - cover) + ink[0] * cover;
-      data[4 * i + 1] = onPaper(green, opacity) * (1 - cover) + ink[1] * cover;
-      data[4 * i + 2] = onPaper(blue, opacity) * (1 - cover) + ink[2] * cover;
-      data[4 * i + 3] = 255;
+      const [sheetX, sheetY] = [(x + 0.5) * step, (y + 0.5) * step];
+      const ink = this.strokes.colourAt(Math.floor(sheetX), Math.floor(sheetY), density[i]!);
+      putInked(data, 4 * i, this.fills.wornAt(numbers[i]!, sheetX, sheetY), ink);
     }
     context.putImageData(image, 0, 0);
     for (const canvas of this.canvases) {

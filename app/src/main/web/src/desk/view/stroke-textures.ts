@@ -36,25 +36,16 @@ export class StrokeTextures {
   }
 
   point(strokes: readonly number[]): void {
-    this.mark(POINTED_AT, strokes);
+    this.marks.mark(POINTED_AT, strokes);
   }
 
   /** Marks the strokes that an act would be about. */
   mean(strokes: readonly number[]): void {
-    this.mark(MEANT, strokes);
+    this.marks.mark(MEANT, strokes);
   }
 
   gather(strokes: readonly number[]): void {
-    this.mark(GATHERED, strokes);
-  }
-
-  private mark(bit: number, strokes: readonly number[]): void {
-    const { bytes } = this.marks;
-    for (let i = 0; i < bytes.length; i++) {
-      bytes[i]! &= ~bit;
-    }
-    strokes.forEach((stroke) => (bytes[stroke]! |= bit));
-    this.marks.touch();
+    this.marks.mark(GATHERED, strokes);
   }
 
   /** @param meetingPx how wide the disc is in which colours that meet are mixed, in sheet pixels; 0: they are not */

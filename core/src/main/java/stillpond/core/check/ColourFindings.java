@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Stream;
 import stillpond.core.colour.Ciede2000;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
@@ -14,6 +15,7 @@ import stillpond.core.gap.Opening;
 import stillpond.core.ledger.NearTwins;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Swatch;
+import stillpond.core.stroke.Stroke;
 
 /** Colours that are hard to tell apart, or are on no card. */
 final class ColourFindings {
@@ -69,13 +71,18 @@ final class ColourFindings {
     }
 
     static List<Finding.OffCard> offCard(SheetToCheck sheet) {
-        List<Finding.OffCard> found = new ArrayList<>();
-        sheet.cellsBySwatch().forEach((swatch, cells) -> {
-            if (sheet.palette().cardOf(swatch).filter(Card::isLoose).isPresent()) {
-                found.add(new Finding.OffCard(cells, swatch, meant(sheet, swatch)));
-            }
-        });
-        return found;
+        Map<UUID, List<Integer>> cells = sheet.cellsBySwatch();
+        Map<UUID, List<Stroke>> strokes = sheet.strokesBySwatch();
+        return Stream.concat(cells.keySet().stream(), strokes.keySet().stream())
+                .distinct()
+                .filter(swatch ->
+                        sheet.palette().cardOf(swatch).filter(Card::isLoose).isPresent())
+                .map(swatch -> new Finding.OffCard(
+                        cells.getOrDefault(swatch, List.of()),
+                        strokes.getOrDefault(swatch, List.of()),
+                        swatch,
+                        meant(sheet, swatch)))
+                .toList();
     }
 
     /** Each fill, wherever it is worn, that takes a colour from a swatch that is on no card any more. */
@@ -90,8 +97,7 @@ final class ColourFindings {
         return cells.values().stream().map(Finding.LostStop::new).toList();
     }
 
-    /** The card colour that a loose one was probably meant to be. */
-    static Optional<UUID> meant(SheetToCheck sheet, UUID loose) {
+    private static Optional<UUID> meant(SheetToCheck sheet, UUID loose) {
         return sheet.palette().cards().stream()
                 .filter(card -> !card.isLoose() && !card.isNeutral())
                 .flatMap(card -> card.swatches().stream())

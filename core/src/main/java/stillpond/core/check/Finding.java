@@ -9,9 +9,11 @@ import stillpond.core.stroke.Stroke;
 public sealed interface Finding {
 
     /** The cells concerned, in rising order. */
-    List<Integer> cells();
+    default List<Integer> cells() {
+        return List.of();
+    }
 
-    /** The strokes concerned. */
+    /** The strokes concerned, in rising order. */
     default List<Stroke> strokes() {
         return List.of();
     }
@@ -103,11 +105,13 @@ public sealed interface Finding {
     /**
      * A colour that is on no card.
      *
+     * @param cells that wear it, as {@code strokes}
      * @param meant a card colour near to it
      */
-    record OffCard(List<Integer> cells, UUID swatch, Optional<UUID> meant) implements Finding {
+    record OffCard(List<Integer> cells, List<Stroke> strokes, UUID swatch, Optional<UUID> meant) implements Finding {
         public OffCard {
             cells = List.copyOf(cells);
+            strokes = List.copyOf(strokes);
         }
 
         @Override
@@ -116,36 +120,10 @@ public sealed interface Finding {
         }
     }
 
-    /**
-     * A colour on ink that is on no card.
-     *
-     * @param meant a card colour near to it
-     */
-    record LineOffCard(List<Stroke> strokes, UUID swatch, Optional<UUID> meant) implements Finding {
-        public LineOffCard {
-            strokes = List.copyOf(strokes);
-        }
-
-        @Override
-        public List<Integer> cells() {
-            return List.of();
-        }
-
-        @Override
-        public String key() {
-            return "loose line " + swatch;
-        }
-    }
-
     /** A colour on ink that is lighter than all that lies beside that ink. */
     record LightLine(List<Stroke> strokes, UUID swatch) implements Finding {
         public LightLine {
             strokes = List.copyOf(strokes);
-        }
-
-        @Override
-        public List<Integer> cells() {
-            return List.of();
         }
 
         @Override

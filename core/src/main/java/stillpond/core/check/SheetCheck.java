@@ -14,7 +14,7 @@ public final class SheetCheck {
     private SheetCheck() {}
 
     /**
-     * Regions without a fill first, then fills that ran out, colours hard to tell apart, those on no card, those that lost their swatch, and line colours on no card or too light.
+     * Regions without a fill first, then fills that ran out, colours hard to tell apart, those on no card, those that lost their swatch, and line colours too light.
      *
      * @param strokes of the ink; none if nothing of it is coloured
      */
@@ -27,7 +27,6 @@ public final class SheetCheck {
         findings.addAll(ColourFindings.twins(sheet));
         findings.addAll(ColourFindings.offCard(sheet));
         findings.addAll(ColourFindings.lostStops(sheet));
-        findings.addAll(LineFindings.offCard(sheet));
         findings.addAll(LineFindings.lighter(sheet));
         return List.copyOf(findings);
     }

@@ -11,6 +11,7 @@ import stillpond.core.colour.Ciede2000;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.fill.Places;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Palette;
@@ -47,6 +48,18 @@ record SheetToCheck(Openings openings, Regions regions, Fills fills, Palette pal
                             .add(each));
         }
         return cells;
+    }
+
+    /** The strokes that wear each swatch, in rising order. */
+    Map<UUID, List<Stroke>> strokesBySwatch() {
+        Map<UUID, List<Stroke>> bySwatch = new TreeMap<>();
+        for (Stroke stroke : strokes) {
+            fills.of(Places.ofStroke(stroke.number()))
+                    .swatches()
+                    .forEach(swatch -> bySwatch.computeIfAbsent(swatch, any -> new ArrayList<>())
+                            .add(stroke));
+        }
+        return bySwatch;
     }
 
     /** What a cell wears all over; empty for fills of several colours. */

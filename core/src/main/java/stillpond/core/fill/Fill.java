@@ -58,6 +58,12 @@ public sealed interface Fill {
                         removed.getOrDefault(swatch, Optional.of(swatch)).orElse(swatch));
     }
 
+    /** Whether ink can wear it: one swatch, wholly, or nothing. */
+    default boolean mayBeOnInk() {
+        return this instanceof None
+                || this instanceof Flat flat && flat.opacity().equals(Opacity.FULL);
+    }
+
     /**
      * The same fill on another drawing of the page.
      *

@@ -22,46 +22,13 @@ public record InkOnSheet(CellPlane strokes, InkPlane ink) {
     /** In a small picture a stroke is hardly as wide as a pixel: so much of one, of 255, is some. */
     private static final int LEAST_DENSITY = 64;
 
-    /** Where one swatch is on ink, as it is found run by run. */
-    static final class Worn {
-        private final Set<UUID> besides = new HashSet<>();
-        private int cell;
-        private int pixels;
-        private int longestRun;
-        private int x;
-        private int y;
-        private int xStart = Integer.MAX_VALUE;
-        private int xEnd;
-        private int yStart;
-        private int yEnd;
-
-        private void addRun(CellPlane cells, int from, int endExclusive, int row) {
-            yStart = pixels == 0 ? row : yStart;
-            yEnd = row + 1;
-            xStart = Math.min(xStart, from);
-            xEnd = Math.max(xEnd, endExclusive);
-            pixels += endExclusive - from;
-            if (endExclusive - from > longestRun) {
-                longestRun = endExclusive - from;
-                x = from + longestRun / 2;
-                y = row;
-                cell = cells.numberAt(x, y);
-            }
-        }
-
-        PartsOnSheet.Place place() {
-            return new PartsOnSheet.Place(cell, x, y, xStart, yStart, xEnd - xStart, yEnd - yStart, pixels);
-        }
-
-        /** The swatches of the cells that the ink lies on. */
-        Set<UUID> besides() {
-            return besides;
-        }
-    }
+    /** @param besides the swatches of the cells that the ink lies on */
+    record Worn(PartsOnSheet.Place place, Set<UUID> besides) {}
 
     /** Where each swatch is on ink. @param cells of the same size @param fills of cells and strokes */
     Map<UUID, Worn> bySwatch(CellPlane cells, Fills fills) {
-        Map<UUID, Worn> found = new HashMap<>();
+        Map<UUID, RunSurvey> runs = new HashMap<>();
+        Map<UUID, Set<UUID>> besides = new HashMap<>();
         int width = strokes.widthPx();
         for (int y = 0; y < strokes.heightPx(); y++) {
             int x = 0;
@@ -72,14 +39,17 @@ public record InkOnSheet(CellPlane strokes, InkPlane ink) {
                     x++;
                 }
                 for (UUID swatch : fill.swatches()) {
-                    Worn worn = found.computeIfAbsent(swatch, any -> new Worn());
-                    worn.addRun(cells, from, x, y);
+                    runs.computeIfAbsent(swatch, any -> new RunSurvey()).addRun(from, x, y);
+                    Set<UUID> beside = besides.computeIfAbsent(swatch, any -> new HashSet<>());
                     for (int at = from; at < x; at++) {
-                        worn.besides.addAll(fills.of(cells.numberAt(at, y)).swatches());
+                        beside.addAll(fills.of(cells.numberAt(at, y)).swatches());
                     }
                 }
             }
         }
+        Map<UUID, Worn> found = new HashMap<>();
+        runs.forEach((swatch, survey) ->
+                found.put(swatch, new Worn(survey.place(cells.numberAt(survey.x(), survey.y())), besides.get(swatch))));
         return found;
     }
 

@@ -118,14 +118,7 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
         private final int number;
         private final int cell;
         private final Fill fill;
-        private int pixels;
-        private int xStart = Integer.MAX_VALUE;
-        private int xEnd;
-        private int yStart = Integer.MAX_VALUE;
-        private int yEnd;
-        private int longestRun;
-        private int x;
-        private int y;
+        private final RunSurvey runs = new RunSurvey();
 
         private Patch(int number, int cell, Fill fill) {
             this.number = number;
@@ -133,22 +126,8 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
             this.fill = fill;
         }
 
-        private void addRun(int from, int endExclusive, int row) {
-            int length = endExclusive - from;
-            pixels += length;
-            xStart = Math.min(xStart, from);
-            xEnd = Math.max(xEnd, endExclusive);
-            yStart = Math.min(yStart, row);
-            yEnd = row + 1;
-            if (length > longestRun) {
-                longestRun = length;
-                x = from + length / 2;
-                y = row;
-            }
-        }
-
         private Place place() {
-            return new Place(cell, x, y, xStart, yStart, xEnd - xStart, yEnd - yStart, pixels);
+            return runs.place(cell);
         }
     }
 
@@ -196,7 +175,7 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
                 }
                 int right = x + 1 < width ? regionOfCell[cells[i + 1]] : -1;
                 if (right != here) {
-                    patchOfRegion[here].addRun(from, x + 1, y);
+                    patchOfRegion[here].runs.addRun(from, x + 1, y);
                     from = x + 1;
                     if (right >= 0) {
                         meet(here, right);

@@ -70,6 +70,11 @@ public record DarkerThanBeside(
         return Oklab.of(colours.colourOf(swatch).orElseThrow()).lightness();
     }
 
+    /** What the darker swatch is called. @param source the name of the one that it follows */
+    public static String nameOf(String source) {
+        return source + " line";
+    }
+
     /**
      * How the darker swatch is tied, so that it follows.
      *

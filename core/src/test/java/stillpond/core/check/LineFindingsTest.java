@@ -64,17 +64,17 @@ class LineFindingsTest {
 
     @Test
     void aLooseColourOnInkIsFoundWithTheCardColourThatItWasMeantFor() {
-        assertThat(found(COAT, SAND, PICKED))
-                .singleElement()
-                .isInstanceOfSatisfying(Finding.LineOffCard.class, loose -> {
-                    assertThat(loose.swatch()).isEqualTo(PICKED.id());
-                    assertThat(loose.meant()).isEqualTo(Optional.of(DEEP.id()));
-                });
+        assertThat(found(COAT, SAND, PICKED)).singleElement().isInstanceOfSatisfying(Finding.OffCard.class, loose -> {
+            assertThat(loose.swatch()).isEqualTo(PICKED.id());
+            assertThat(loose.strokes()).hasSize(1);
+            assertThat(loose.cells()).isEmpty();
+            assertThat(loose.meant()).isEqualTo(Optional.of(DEEP.id()));
+        });
     }
 
     private List<? extends Finding> found(Swatch left, Swatch right, Swatch line) {
         SheetToCheck sheet = sheet(Map.of(0, Fill.flat(left.id()), 1, Fill.flat(right.id())), line);
-        List<Finding> found = new ArrayList<>(LineFindings.offCard(sheet));
+        List<Finding> found = new ArrayList<>(ColourFindings.offCard(sheet));
         found.addAll(LineFindings.lighter(sheet));
         return found;
     }
