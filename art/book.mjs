@@ -94,10 +94,17 @@ export const scenes = [
       ["Kettle will not budge", "willNotBudge"],
     ],
   },
-  { title: "The lantern hill", sheets: [["Waiting for the light", "lanternHill", "scan"], ["The lantern is lit", "lanternIsLit"], ["Up the hill", "upTheHill"]] },
+  {
+    title: "The lantern hill",
+    lines: "Hill ink",
+    shaded: true,
+    rims: [{ sheet: "The lantern is lit", of: "Lantern hill/Glass", swatch: "Lantern hill/Glass" }],
+    sheets: [["Waiting for the light", "lanternHill", "scan"], ["The lantern is lit", "lanternIsLit"], ["Up the hill", "upTheHill"]],
+  },
   { title: "The night delivery", sheets: [["By moonlight", "nightDelivery", "print"], ["At Aunt Sorrel's door", "atTheDoor"]] },
   {
     title: "Model sheets",
+    shaded: true,
     sheets: [
       ["Juniper, model sheet", "modelJuniper"],
       ["Bram, model sheet", "modelBram"],

@@ -16,14 +16,22 @@ writeFileSync(join(truths, "swatches.json"), JSON.stringify(swatches, null, 1) +
 
 const ENDINGS = { scan: "jpg", print: "png" };
 
-function sheet([sheetTitle, name, raster]) {
+function sheet([sheetTitle, name, raster], { shaded, rims = [] }) {
   const pen = sheets[name]();
   // Drawings that come as pixels are kept beside their code; rasters.sh makes the pixels.
   const folder = raster ? dirname(fileURLToPath(import.meta.url)) : target;
   writeFileSync(join(folder, `${name}.svg`), pen.svg());
   writeFileSync(join(truths, `${name}.png`), truthPicture(pen, swatches));
   const file = `${name}.${raster ? ENDINGS[raster] : "svg"}`;
-  return { title: sheetTitle, file, fills: [...pen.laid].map(([swatch, points]) => ({ swatch, points })) };
+  const fills = [...pen.laid].map(([swatch, points]) => ({ swatch, points }));
+  const around = rims.filter((rim) => rim.sheet === sheetTitle).map(({ of, swatch }) => ({ of, swatch }));
+  return {
+    title: sheetTitle,
+    file,
+    fills,
+    ...(shaded && pen.shades.length > 0 ? { shadows: pen.shades } : {}),
+    ...(around.length > 0 ? { rims: around } : {}),
+  };
 }
 
 const tests = join(dirname(fileURLToPath(import.meta.url)), "../app/src/test/resources/drawings");
@@ -32,5 +40,15 @@ const unseen = sheets.juniperWaits();
 writeFileSync(join(tests, "juniperWaits.svg"), unseen.svg());
 writeFileSync(join(truths, "juniperWaits.png"), truthPicture(unseen, swatches));
 
-const book = { title, cards, scenes: scenes.map((scene) => ({ title: scene.title, sheets: scene.sheets.map(sheet) })), lights, wardrobes };
+const book = {
+  title,
+  cards,
+  scenes: scenes.map((scene) => ({
+    title: scene.title,
+    ...(scene.lines ? { lines: scene.lines } : {}),
+    sheets: scene.sheets.map((each) => sheet(each, scene)),
+  })),
+  lights,
+  wardrobes,
+};
 writeFileSync(join(target, "book.json"), JSON.stringify(book, null, 1) + "\n");

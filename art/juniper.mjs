@@ -23,6 +23,9 @@ export function juniper(pen, at, pose = {}) {
     scarf(pen);
     nearArm(pen, arm);
     lay(pen, look, stilts, arm, scarfBack);
+    // Shadow on the side of the coat, and under the hair.
+    pen.shade("Juniper/Coat", [34, -150], [70, -140], [110, 40], [40, 70], [30, 0], [22, -70]);
+    pen.shade("Juniper/Skin", [look * 11 - 60, -240], [look * 11 + 70, -236], [look * 11 + 60, -212], [look * 11, -224], [look * 11 - 50, -210]);
   });
 }
 

@@ -61,6 +61,7 @@ export class Pen {
     this.height = height;
     this.marks = [];
     this.laid = new Map();
+    this.shades = [];
     /** What lies where: each shape hides those before it. Its swatch is "card/swatch". */
     this.covers = [];
     this.of = undefined;
@@ -175,6 +176,13 @@ export class Pen {
     const placed = points.map((point) => this.place(point)).map(([x, y]) => [x / this.width, y / this.height]);
     const rounded = placed.map((point) => point.map((value) => Math.round(value * 1e4) / 1e4));
     this.laid.set(swatch, [...(this.laid.get(swatch) ?? []), ...rounded]);
+  }
+
+  /** Notes a shadow on what wears a swatch, a smooth shape through points, which may lie beyond it. */
+  shade(swatch, ...points) {
+    const through = points.map((point) => this.place(point)).map(([x, y]) => [x / this.width, y / this.height]);
+    const rounded = through.map((point) => point.map((value) => Math.round(value * 1e4) / 1e4));
+    this.shades.push({ of: swatch, through: rounded });
   }
 
   dot(x, y, radius = 3.4, stretch = 1.25) {

@@ -13,6 +13,9 @@ export function sorrel(pen, at, { arm = "rest", look = 0 } = {}) {
     plait(pen);
     nearArm(pen, arm);
     lay(pen, arm, look);
+    // Shadow on the side of the shawl, and under its fringe.
+    pen.shade("Aunt Sorrel/Shawl", [44, -150], [110, -110], [120, 40], [10, 80], [38, 0], [34, -80]);
+    pen.shade("Aunt Sorrel/Dress", [-130, -30], [130, -30], [104, 70], [50, 40], [0, 84], [-50, 44], [-104, 60]);
   });
 }
 

@@ -194,14 +194,15 @@ declare module "rules" {
     static canAddStop(gradient: string): boolean;
     static flat(opacity: number, swatch: string): string;
     static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
+    static isOneSwatchOrNone(text: string): boolean;
     static laying(fill: string, worn: readonly string[]): Int32Array;
-    static mayBeOnInk(text: string): boolean;
     static movingStop(gradient: string, stop: number, percent: number): string;
     static parts(text: string): FillParts;
     static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, swatches: readonly string[]): string;
     static spanIn(kind: string, box: ArrayLike<number>): Int32Array;
     static swatches(text: string): string[];
     static takingBack(worn: readonly string[], before: readonly string[], after: readonly string[]): Int32Array;
+    static toned(text: string, steps: number): string;
     static turned(gradient: string): string;
     static wearing(text: string, swatches: readonly string[], instead: readonly string[]): string;
     static withoutStop(gradient: string, stop: number): string;
@@ -262,6 +263,23 @@ declare module "rules" {
     static between(from: string, fromHex: string, to: string, toHex: string, count: number): TiedSwatch[];
   }
 
+  export class Shapes {
+    private constructor();
+    static bending(shape: string, knot: number): string;
+    static crossesItself(shape: string): boolean;
+    static freehand(way: ArrayLike<number>, tolerance: number): string;
+    static has(shape: string, x: number, y: number): boolean;
+    static isCorner(shape: string, knot: number): boolean;
+    static knots(shape: string): Float64Array;
+    static moving(shape: string, knot: number, x: number, y: number): string;
+    static polygon(shape: string): Float64Array;
+    static samples(shape: string): Float64Array;
+    static shifted(shape: string, x: number, y: number): string;
+    static splitNear(shape: string, x: number, y: number): string;
+    static through(way: ArrayLike<number>): string;
+    static without(shape: string, knot: number): string;
+  }
+
   export class SheetGroups {
     constructor();
     add(id: string, name: string, isHidden: boolean, isLocked: boolean, cells: ArrayLike<number>): void;
@@ -284,6 +302,7 @@ declare module "rules" {
     isShutAt(opening: number, reach: number): boolean;
     ledger(fills: readonly string[], cells: ArrayLike<number>): LedgerRow[];
     load(reach: number, shut: ArrayLike<number>, open: ArrayLike<number>, inked: ArrayLike<number>): void;
+    mostOf(cells: ArrayLike<number>, worn: ArrayLike<number>): Int32Array;
     nextEmpty(from: number, worn: ArrayLike<number>): number;
     ofCells(): Int32Array;
     open(): Int32Array;
@@ -303,6 +322,24 @@ declare module "rules" {
     towards(from: number, direction: string): number;
   }
 
+  export class SheetShadows {
+    constructor(layer: Layer, share: number);
+    add(number: number, name: string, base: string, form: string, blend: string, lightness: number, strength: number, edge: number): void;
+    base(number: number): Int32Array;
+    begin(present: SheetGroups, cells: ArrayLike<number>): void;
+    box(number: number): Int32Array;
+    count(): number;
+    first(): number;
+    grow(layer: Layer): boolean;
+    isFull(): boolean;
+    static keepsToTwoBytes(count: number): boolean;
+    marginPx(): number;
+    numbers(box: ArrayLike<number>, around: ArrayLike<number>, cells: ArrayLike<number>): Int32Array;
+    over(piece: number, colours: ArrayLike<number>, wearing: number): Int32Array;
+    topmost(piece: number): number;
+    under(piece: number): number;
+  }
+
   export class SheetStrokes {
     constructor();
     add(inkPx: number, box: ArrayLike<number>, cells: ArrayLike<number>, shares: ArrayLike<number>): void;
@@ -311,7 +348,10 @@ declare module "rules" {
     inside(cells: ArrayLike<number>): Int32Array;
     static meetingTaps(): Float64Array;
     static nameOfDarker(name: string): string;
+    static shownInk(width: number, density: ArrayLike<number>, strokes: ArrayLike<number>, tenths: ArrayLike<number>, strokePx: number): Int8Array;
+    static tenths(text: string): number;
     touching(cells: ArrayLike<number>): Int32Array;
+    static widthText(tenths: number): string;
   }
 
   export class Stagings {

@@ -32,10 +32,14 @@ import { LineTool } from "./lines/line-tool";
 import { LinesPanel } from "./lines/lines-panel";
 import { InkPanel } from "./ink/ink-panel";
 import { showLost } from "./ink/lost";
+import { ShadowCalls } from "./shadows/shadow-calls";
+import { ShadowTool } from "./shadows/shadow-tool";
+import { ShadowsPanel } from "./shadows/shadows-panel";
 import { Fills } from "./model/fills";
 import { fetchCellMap, fetchCells, fetchInk } from "./model/planes";
 import { NewCells } from "./model/new-cells";
 import { Regions } from "./model/regions";
+import { Shadows } from "./model/shadows";
 import type { DeskState } from "./model/state";
 import { settledSinceAsked } from "./model/outbox";
 import { Work } from "./model/work";
@@ -82,6 +86,7 @@ async function open(): Promise<void> {
   const fills = new Fills(layer.id, layer.cellCount, layer.strokes?.count ?? 0, state.palette.cards);
   const motifs = new MotifPictures(`/projects/${path.split("/")[2]}/motifs`);
   const view = new SheetView(passes, map, ink, fills, motifs);
+  const shadows = new Shadows(layer.shadows);
   const regions = new Regions(map, layer);
   const presentInk = atom(ink);
   const strokes = new InkStrokes(path, layer, presentInk, fills, view);
@@ -124,10 +129,24 @@ async function open(): Promise<void> {
   const crop = new Crop(regions, presentInk, fills, strokes);
   const drawer = new GapsDrawer(regions, fills, work, hand, view, overlay, crop, () => column.toggle("gaps"));
   const groups = new Groups(path, regions, fills, work, hand, view, gathering);
+  const shadowCalls = new ShadowCalls(path, shadows, fills, work, view, groups);
+  const shadowsPanel = new ShadowsPanel(
+    shadows,
+    shadowCalls,
+    fills,
+    regions,
+    work,
+    hand,
+    view,
+    gathering,
+    groups,
+    overlay,
+  );
+  const shadowTool = new ShadowTool(view, overlay, hand, shadowsPanel);
   const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay);
   const check = new CheckDrawer(path, regions, fills, work, hand, view, crop, (cells) => kinds.open(cells));
   new Differences(path, regions, fills, work, hand, view, crop);
-  const carry = new CarryDrawer(path, regions, fills, work, hand, view, gathering, crop);
+  const carry = new CarryDrawer(path, regions, fills, work, hand, view, gathering, crop, shadowCalls);
   hand.cell.listen((cell) => carry.pointAt(cell));
   const column = new Column({ gaps: drawer, carry, ledger, check });
   new ReachSlider(regions, work);
@@ -137,11 +156,26 @@ async function open(): Promise<void> {
     [byId<HTMLCanvasElement>("present-picture"), byId<HTMLCanvasElement>("map-picture")],
     fills,
     strokes,
+    shadows,
+    groups,
   );
-  const newCells = new NewCells(path, layer, presentInk, fills, regions, view, work, hand, small, strokes);
+  const newCells = new NewCells(
+    path,
+    layer,
+    presentInk,
+    fills,
+    regions,
+    view,
+    work,
+    hand,
+    small,
+    strokes,
+    shadows,
+  );
   work.cutAnew.listen(() => void newCells.takeOver());
   work.became = {
     GROUPS: () => void groups.load(),
+    SHADOWS: () => void shadowCalls.load(),
     PAGE_FRAME: () => void ledger.frame.load(),
     LINE_MEETING: () => void lines.renewMeeting(),
     CAST: () => void mixing.renew(),
@@ -152,6 +186,7 @@ async function open(): Promise<void> {
     FILLS_AND_DAMS: () => void work.resync(),
     CELLS: () => void newCells.takeOver(),
     GROUPS: alsoLine(() => groups.load()),
+    SHADOWS: alsoLine(() => shadowCalls.load()),
     PAGE_FRAME: alsoLine(() => ledger.frame.load()),
     LINE_MEETING: alsoLine(() => lines.renewMeeting()),
     CAST: alsoLine(() => mixing.renew()),
@@ -177,6 +212,7 @@ async function open(): Promise<void> {
     h: () => column.toggle("ledger"),
     "shift h": () => column.toggle("carry"),
     y: () => column.toggle("check"),
+    "shift s": () => hand.takeTool(hand.shading.get() ? "fill" : "shadow"),
     "shift l": () => hand.takeTool(hand.lining.get() ? "fill" : "line"),
     t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
   };
@@ -185,7 +221,13 @@ async function open(): Promise<void> {
       gapKeys[key]?.();
       return key in gapKeys;
     },
+    drops: () => shadowTool.back(),
+    finishes: () => shadowTool.close(),
     escape: () => {
+      if (shadowTool.isOpen || shadowsPanel.letGo()) {
+        shadowTool.drop();
+        return;
+      }
       adjusting.close();
       kinds.close();
       gathering.letGo();
@@ -233,9 +275,11 @@ async function open(): Promise<void> {
             ? damTool
             : hand.lining.get()
               ? lineTool
-              : hand.gathering.get()
-                ? gathering
-                : undefined,
+              : hand.shading.get()
+                ? shadowTool
+                : hand.gathering.get()
+                  ? gathering
+                  : undefined,
     step: (by) => hand.step(by),
     pointedAt: (at) => {
       drawer.pointAt(at);
@@ -275,7 +319,7 @@ async function open(): Promise<void> {
   small.show(
     await fetchCells(layer.smallCells, layer.cellCount),
     await fetchInk(layer.smallInk),
-    layer.widthPx,
+    regions.map,
   );
   desk.dataset["sharp"] = String(layer.isSharp);
   goToPlaceNamed(hand, view, regions, fills);

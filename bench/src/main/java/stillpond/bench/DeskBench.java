@@ -20,6 +20,10 @@ import stillpond.core.ink.InkPlane;
 final class DeskBench {
 
     private static final double LEAST_LINE_PX = 40;
+    private static final int SHADOWS = 40;
+    /** How large a shadow is on the screen, from its middle. */
+    private static final double SHADOW_PX = 28;
+
     private static final int MOST_WHEELS = 20;
     private static final Effort FULL = new Effort(3, 20, 15, 31, 5);
 
@@ -76,6 +80,7 @@ final class DeskBench {
      * @param sweep over the whole page
      * @param frame from the start of a frame of the whole page until it is drawn, with black ink
      * @param colouredFrame the same with coloured ink
+     * @param shadowedFrame the same with coloured ink and forty shadows
      * @param dam from the end of a line drawn by hand across an ordinary cell to the new cells on the desk
      * @param largeDam the same, of the largest cell
      */
@@ -89,6 +94,7 @@ final class DeskBench {
             double longestPanning,
             double frame,
             double colouredFrame,
+            double shadowedFrame,
             double dam,
             double largeDam) {
 
@@ -97,8 +103,9 @@ final class DeskBench {
             return String.format(
                     "%d megapixels: first picture %.0f ms the first time, %.0f ms again; click to painted %.0f ms (median);"
                             + " sweep of the whole page %.0f ms, longest task %.0f ms; panning and zooming, longest task %.0f ms;"
-                            + " a frame of the whole page %.0f ms, with coloured ink %.0f ms (medians);"
-                            + " a dam by hand until the new cells are there %.0f ms, of the largest cell %.0f ms (medians)",
+                            + " a frame of the whole page %.0f ms, with coloured ink %.0f ms,"
+                            + " with forty shadows too %.0f ms (medians);"
+                            + " a dam by hand, with all of these there, until the new cells are there %.0f ms, of the largest cell %.0f ms (medians)",
                     megapixels,
                     first,
                     again,
@@ -108,6 +115,7 @@ final class DeskBench {
                     longestPanning,
                     frame,
                     colouredFrame,
+                    shadowedFrame,
                     dam,
                     largeDam);
         }
@@ -158,9 +166,13 @@ final class DeskBench {
         double frame = frame();
         colourInk();
         double colouredFrame = frame();
+        drawShadows();
+        double shadowedFrame = frame();
         InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(MadePage.file(megapixels)));
         Openings openings = Openings.of(ink);
         open(sheet);
+        double smallDam = dam(PartingLine.ofOrdinaryCell(openings, ink));
+        double largeDam = dam(PartingLine.ofLargestCell(openings, ink));
         return new Figures(
                 megapixels,
                 first,
@@ -171,8 +183,9 @@ final class DeskBench {
                 longestPanning,
                 frame,
                 colouredFrame,
-                dam(PartingLine.ofOrdinaryCell(openings, ink)),
-                dam(PartingLine.ofLargestCell(openings, ink)));
+                shadowedFrame,
+                smallDam,
+                largeDam);
     }
 
     /** Lays a swatch on all ink of the page. */
@@ -181,6 +194,39 @@ final class DeskBench {
         page.locator("#lines-lay").click();
         page.waitForFunction("() => document.getElementById('said').textContent.startsWith('Coloured ')");
         page.locator("#tool-fill").click();
+    }
+
+    /** Draws forty of them by hand, all over the page. */
+    private void drawShadows() {
+        page.locator("#tool-shadow").click();
+        View view = view();
+        double[] size = pageSize();
+        for (int i = 0; i < SHADOWS; i++) {
+            double[] at =
+                    view.onScreen(new Point(size[0] * (i % 8 + 0.5) / 8, size[1] * (i / 8 + 0.5) / (SHADOWS / 8.0)));
+            for (int step = 0; step <= 12; step++) {
+                double angle = 2 * Math.PI * step / 13;
+                page.mouse().move(at[0] + SHADOW_PX * Math.cos(angle), at[1] + SHADOW_PX * Math.sin(angle));
+                if (step == 0) {
+                    page.mouse().down();
+                }
+            }
+            page.mouse().up();
+            int laid = i + 1;
+            page.waitForFunction("count => document.querySelectorAll('.shadow-row').length === count", laid);
+            page.keyboard().press("Escape");
+        }
+        page.locator("#tool-fill").click();
+    }
+
+    /** In pixels of the sheet. */
+    private double[] pageSize() {
+        List<?> size = (List<?>) page.evaluate("""
+                () => {
+                  const { layers } = JSON.parse(document.getElementById("desk-state").textContent);
+                  return [layers[0].widthPx, layers[0].heightPx];
+                }""");
+        return size.stream().mapToDouble(each -> ((Number) each).doubleValue()).toArray();
     }
 
     /** From the start of a frame until it is drawn, which reading a pixel back waits for. */

@@ -29,6 +29,9 @@ public final class FillTexts {
             return new FillParts(
                     "flat", flat.opacity().percent(), new int[0], new int[0], ids(fill.swatches()), "", false);
         }
+        if (fill instanceof Fill.Tone tone) {
+            return new FillParts("tone", tone.percent(), new int[0], new int[0], ids(fill.swatches()), "", false);
+        }
         if (fill instanceof Fill.Gradient gradient) {
             return new FillParts(
                     gradient.course().name().toLowerCase(Locale.ROOT),
@@ -54,8 +57,14 @@ public final class FillTexts {
 
     /** Whether ink can wear it. */
     @JSExport
-    public static boolean mayBeOnInk(String text) {
-        return Fill.ofText(text).mayBeOnInk();
+    public static boolean isOneSwatchOrNone(String text) {
+        return Fill.ofText(text).isOneSwatchOrNone();
+    }
+
+    /** The fill at so many steps of tone more, or less below 0. */
+    @JSExport
+    public static String toned(String text, int steps) {
+        return Fill.Tone.stepped(Fill.ofText(text), steps).text();
     }
 
     @JSExport

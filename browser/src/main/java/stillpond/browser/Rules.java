@@ -13,8 +13,10 @@ import org.teavm.jso.JSExportClasses;
     OwnLine.class,
     Plane.class,
     Ramps.class,
+    Shapes.class,
     SheetGroups.class,
     SheetRegions.class,
+    SheetShadows.class,
     SheetStrokes.class,
     Stagings.class,
     WarmUp.class

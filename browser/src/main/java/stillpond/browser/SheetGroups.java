@@ -22,9 +22,13 @@ public final class SheetGroups {
         groups.add(new CellGroup(UUID.fromString(id), name, isHidden, isLocked, List.copyOf(Numbers.setOf(cells))));
     }
 
+    CellGroups all() {
+        return new CellGroups(groups);
+    }
+
     /** Why some cells keep their fills, for the user; null if they need not. */
     @JSExport
     public @Nullable String objectionTo(int[] cells) {
-        return new CellGroups(groups).objectionTo(Numbers.setOf(cells)).orElse(null);
+        return all().objectionTo(Numbers.setOf(cells)).orElse(null);
     }
 }

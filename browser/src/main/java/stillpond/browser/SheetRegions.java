@@ -228,6 +228,12 @@ public final class SheetRegions {
         return Gathered.inside(map, Layer.points(way));
     }
 
+    /** The cells of the region that most of some places lie in, of a filled one if there is any. @param cells one for each place @param worn by cell, a number for what it wears; 0 for no fill */
+    @JSExport
+    public int[] mostOf(int[] cells, int[] worn) {
+        return Gathered.mostOf(map, cells, cell -> worn[cell] != Pockets.NOTHING);
+    }
+
     /** The cells inside an outline made of cells. */
     @JSExport
     public int[] enclosed(int[] outline) {

@@ -15,6 +15,7 @@ import stillpond.core.line.DarkerThanBeside;
 import stillpond.core.line.InkBeside;
 import stillpond.core.palette.Paint;
 import stillpond.core.render.MeetingTaps;
+import stillpond.core.stroke.InkWidths;
 import stillpond.core.stroke.Stroke;
 
 /** The strokes of the layer that is open, and what lies beside them. */
@@ -103,6 +104,36 @@ public final class SheetStrokes {
     @JSExport
     public static String nameOfDarker(String name) {
         return DarkerThanBeside.nameOf(name);
+    }
+
+    /**
+     * The density of ink as it is shown: wider or narrower than it was drawn.
+     *
+     * @param width of the picture
+     * @param density by pixel, row by row, 0 to 255
+     * @param strokes the stroke of each pixel
+     * @param tenths by stroke, of the width of a stroke that it is shown wider
+     * @param strokePx how wide strokes are, in pixels of the picture
+     */
+    @JSExport
+    public static byte[] shownInk(int width, byte[] density, int[] strokes, int[] tenths, double strokePx) {
+        double[] radii = new double[tenths.length];
+        for (int stroke = 0; stroke < radii.length; stroke++) {
+            radii[stroke] = InkWidths.radius(tenths[stroke], strokePx);
+        }
+        return InkWidths.shown(width, density.length / width, density, pixel -> strokes[pixel], radii);
+    }
+
+    /** How a width is written as what a stroke wears; {@code none} for as it was drawn. */
+    @JSExport
+    public static String widthText(int tenths) {
+        return tenths == 0 ? Fill.NONE.text() : new Fill.Width(tenths).text();
+    }
+
+    /** The tenths of what {@link #widthText} wrote. */
+    @JSExport
+    public static int tenths(String text) {
+        return Fill.ofText(text) instanceof Fill.Width width ? width.tenths() : 0;
     }
 
     /** Where, around a place in a disc of radius 1, the colours are looked up whose mean ink shows there; across, then down, one after the other. */

@@ -95,6 +95,9 @@ class DeclarationsTest {
         if (type.equals(double[].class)) {
             return "Float64Array";
         }
+        if (type.equals(byte[].class)) {
+            return "Int8Array";
+        }
         if (type.isArray()) {
             return result(type.getComponentType()) + "[]";
         }

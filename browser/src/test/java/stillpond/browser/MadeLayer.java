@@ -26,7 +26,7 @@ import stillpond.core.ink.InkPlane;
  *
  * @param patch what a line across the page changes
  */
-record MadeLayer(int count, int openingCount, byte[] map, byte[] openings, byte[] patch) {
+record MadeLayer(int count, int openingCount, CellPlane plane, byte[] map, byte[] openings, byte[] patch) {
 
     private static final int SIDE_PX = 20;
     private static final double STROKE_PX = 3;
@@ -53,13 +53,15 @@ record MadeLayer(int count, int openingCount, byte[] map, byte[] openings, byte[
         byte[] sentOpenings = unzipped(OpeningsCodec.encode(openings));
         int widthPx = map.plane().widthPx();
         int heightPx = map.plane().heightPx();
+        // A dam cuts the plane that it is drawn on.
+        CellPlane plane = new CellPlane(widthPx, heightPx, map.plane().numbers().clone());
         int x = SIDE_PX * random.nextInt(columns) + SIDE_PX / 2;
         HandDam.Outcome drawn = HandDam.draw(
                 openings,
                 new InkPlane(widthPx, heightPx, new byte[widthPx * heightPx], 128),
                 List.of(new Point(x, 0), new Point(x, heightPx)));
         byte[] patch = DamPatchCodec.encode(between, (HandDam.Parted) drawn);
-        return new MadeLayer(columns * rows, between.size(), sentMap, sentOpenings, patch);
+        return new MadeLayer(columns * rows, between.size(), plane, sentMap, sentOpenings, patch);
     }
 
     private static CellMap grid(int columns, int rows, Random random) {

@@ -2,10 +2,12 @@ package stillpond.browser;
 
 import java.lang.reflect.Method;
 import java.lang.reflect.Parameter;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Random;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import stillpond.core.colour.BlendMode;
@@ -50,9 +52,23 @@ final class Questions {
         "none",
         SWATCHES[0],
         "flat 40% " + SWATCHES[0],
+        "tone 30% " + SWATCHES[1],
         "linear 100% 1 2 30 40 0% " + SWATCHES[0] + " 100% " + SWATCHES[1],
         "radial 70% 50 50 90 40 10% " + SWATCHES[2] + " 30% " + SWATCHES[1] + " 80% " + SWATCHES[2],
         "pattern 80% 0 0 20 0 stripes plain " + SWATCHES[1] + " " + SWATCHES[0]
+    };
+    private static final String[] SHAPES = {
+        "drawn 10,10 60,20 70,70 20,60", "drawn -5,30! 90,30! 45,80", "drawn 20,20~-3,2.5~4,-3 80,25~-9,-2~8,2 50,70"
+    };
+    private static final String[] FORMS = {
+        SHAPES[0],
+        SHAPES[1],
+        SHAPES[2],
+        "side 45 6",
+        "rim 4 round",
+        "rim 3.5 mitred filled under",
+        "grain 3 7",
+        "soft 5"
     };
     private static final String LIGHT_RULE = "multiply #5b4a7a 60 -8 -10 0 12";
 
@@ -73,6 +89,18 @@ final class Questions {
             arguments[1] = part(openings, 0, 2 * third);
             arguments[2] = part(openings, 2 * third, openings.length);
             arguments[3] = part(openings, 0, third);
+        }
+        if (method.getName().equals("shownInk")) {
+            arguments[0] = 12;
+            arguments[1] = bytes(random, 96);
+            arguments[2] = random.ints(96, 0, 3).toArray();
+            arguments[3] = random.ints(3, -8, 21).toArray();
+        }
+        if (method.getName().equals("freehand")) {
+            // Some of its points always lie apart.
+            arguments[0] = DoubleStream.concat(
+                            DoubleStream.of(0, 0, 140, 0, 70, 140), Arrays.stream((double[]) arguments[0]))
+                    .toArray();
         }
         if (method.getDeclaringClass().equals(SheetStrokes.class)
                 && method.getName().equals("add")) {
@@ -104,7 +132,7 @@ final class Questions {
             case "sheet", "scene" -> any(random, new String[] {"follow", "plain", SWATCHES[0], SWATCHES[1]});
             case "percent" -> random.nextInt(101);
             case "stop" -> random.nextInt(3);
-            case "gradient" -> FILLS[4];
+            case "gradient" -> FILLS[5];
             case "box" ->
                 new int[] {random.nextInt(50), random.nextInt(50), 60 + random.nextInt(90), 60 + random.nextInt(90)};
             case "swatch" -> any(random, SWATCHES);
@@ -177,11 +205,35 @@ final class Questions {
             case "areas" -> random.doubles(layer.count(), 1, 500).toArray();
             case "source" -> any(random, SWATCHES);
             case "stands" -> random.nextBoolean();
+            case "tolerance" -> 1 + 4 * random.nextDouble();
+            case "shape" ->
+                parameter.getDeclaringExecutable().getName().equals("without") ? SHAPES[0] : any(random, SHAPES);
+            case "form" -> any(random, FORMS);
+            case "number" -> random.nextInt(4);
+            case "width" -> 12;
+            case "density" -> new byte[0];
+            case "strokes" -> new int[0];
+            case "tenths" ->
+                isWhole
+                        ? (Object) (random.nextInt(29) - 8)
+                        : random.ints(3, -8, 21).toArray();
+            case "strokePx" -> 1 + 6 * random.nextDouble();
+            case "steps" -> random.nextInt(21) - 10;
+            case "knot" -> random.nextInt(3);
+            case "edge" -> random.nextBoolean() ? 0.0 : 12 * random.nextDouble();
+            case "base" ->
+                random.nextInt(4) == 0 ? "laid" : "cells" + " 0 1 3 5".substring(0, 2 + 2 * random.nextInt(4));
             case "region" -> random.nextInt(regions);
             case "line", "way" ->
                 random.doubles(2 * (3 + random.nextInt(6)), 0, 140).toArray();
             default -> throw new IllegalArgumentException("No questions are known for " + parameter + ".");
         };
+    }
+
+    private static byte[] bytes(Random random, int count) {
+        byte[] bytes = new byte[count];
+        random.nextBytes(bytes);
+        return bytes;
     }
 
     private static String text(Parameter parameter, Random random) {

@@ -122,6 +122,7 @@ class SameAnswersTest {
         }
         askOfGroups(out, made, random);
         askOfStrokes(out, made, random);
+        askOfShadows(out, layer, made, random);
         askOfLine(out, random);
         askOfPlanes(out, layer, made, random);
     }
@@ -177,6 +178,42 @@ class SameAnswersTest {
                 }
             }
         }
+    }
+
+    private void askOfShadows(BufferedWriter out, Layer layer, MadeLayer made, Random random) throws Exception {
+        SheetShadows shadows = new SheetShadows(layer, 1);
+        write(out, Map.of("make", "SheetShadows", "arguments", List.of(1)));
+        SheetGroups none = new SheetGroups();
+        int[] cells = {0, 2};
+        shadows.begin(none, cells);
+        write(out, Map.of("make", "BegunShadows", "arguments", List.of(cells)));
+        for (int number = 0; number < 4; number++) {
+            Object[] one = Questions.of(shadowMethod("add"), random, made, 0);
+            one[0] = number;
+            ask(out, shadows, shadowMethod("add"), one);
+            ask(out, shadows, shadowMethod("box"), number);
+            ask(out, shadows, shadowMethod("base"), number);
+        }
+        ask(out, shadows, shadowMethod("marginPx"));
+        int[] page = {0, 0, made.plane().widthPx(), made.plane().heightPx()};
+        ask(out, shadows, shadowMethod("numbers"), page, page, made.plane().numbers());
+        ask(out, shadows, shadowMethod("count"));
+        ask(out, shadows, shadowMethod("isFull"));
+        ask(out, shadows, shadowMethod("first"));
+        for (int piece = shadows.first(); piece < shadows.count(); piece++) {
+            int[] colours = {random.nextInt(), random.nextInt(), 0};
+            int wearing = random.nextBoolean() ? -1 : random.nextInt(1 << 24);
+            ask(out, shadows, shadowMethod("over"), piece, colours, wearing);
+            ask(out, shadows, shadowMethod("under"), piece);
+            ask(out, shadows, shadowMethod("topmost"), piece);
+        }
+    }
+
+    private static Method shadowMethod(String name) {
+        return Exports.methods(SheetShadows.class).stream()
+                .filter(each -> each.getName().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     private void askOfGroups(BufferedWriter out, MadeLayer made, Random random) throws Exception {

@@ -39,6 +39,10 @@ const answer = (line) => {
     object = rules.Plane.read(...given);
   } else if (make === "FillLook") {
     object = rules.FillLook.of(...given);
+  } else if (make === "SheetShadows") {
+    object = new rules.SheetShadows(layer, ...given);
+  } else if (make === "BegunShadows") {
+    object.begin(new rules.SheetGroups(), given[0]);
   } else if (make) {
     object = new rules[make](layer);
   } else {

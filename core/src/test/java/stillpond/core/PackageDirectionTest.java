@@ -28,6 +28,7 @@ class PackageDirectionTest {
             "fill",
             "line",
             "ledger",
+            "shadow",
             "adopt",
             "carry",
             "check",

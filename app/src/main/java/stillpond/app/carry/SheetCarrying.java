@@ -10,18 +10,22 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.ThreadLocalRandom;
 import org.springframework.stereotype.Service;
 import stillpond.app.check.SheetFindings;
+import stillpond.app.history.ShadowText;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.LayerShadows;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Progress;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.carry.CarriedShadows;
 import stillpond.core.carry.Carry;
 import stillpond.core.carry.Drawing;
 import stillpond.core.cell.Cell;
@@ -33,6 +37,8 @@ import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.Regions;
 import stillpond.core.line.CarriedLines;
 import stillpond.core.refusal.Refusal;
+import stillpond.core.shadow.Shadow;
+import stillpond.core.shadow.Shadows;
 
 /** Proposes what the regions of a sheet wear, out of what sheets of the same things wear. */
 @Service
@@ -53,6 +59,7 @@ class SheetCarrying {
     private final SheetFindings findings;
     private final Palettes palettes;
     private final SheetCast cast;
+    private final LayerShadows shadows;
 
     SheetCarrying(
             Sheets sheets,
@@ -61,7 +68,8 @@ class SheetCarrying {
             Corrections corrections,
             SheetFindings findings,
             Palettes palettes,
-            SheetCast cast) {
+            SheetCast cast,
+            LayerShadows shadows) {
         this.sheets = sheets;
         this.changes = changes;
         this.planes = planes;
@@ -69,6 +77,7 @@ class SheetCarrying {
         this.findings = findings;
         this.palettes = palettes;
         this.cast = cast;
+        this.shadows = shadows;
     }
 
     /**
@@ -97,8 +106,10 @@ class SheetCarrying {
     /**
      * @param layer whose cells and strokes are named
      * @param lines the strokes that get each swatch, by its text, once what is sure is laid; see {@link stillpond.core.fill.Places}
+     * @param shadows that come along with what is sure
      */
-    record Proposals(UUID layer, List<Proposal> proposals, Map<String, List<Integer>> lines) {
+    record Proposals(
+            UUID layer, List<Proposal> proposals, Map<String, List<Integer>> lines, List<CarriedShadow> shadows) {
 
         /** What is sure, and the line colours that come with it. */
         Map<Integer, Fill> sure() {
@@ -119,6 +130,9 @@ class SheetCarrying {
         }
     }
 
+    /** A shadow as it would lie here. @param fill that it wears */
+    record CarriedShadow(ShadowText shadow, String fill) {}
+
     /**
      * A region that wears something else than its likes do.
      *
@@ -132,8 +146,8 @@ class SheetCarrying {
         }
     }
 
-    /** How much was laid: regions that are sure, and strokes of ink; and how many regions are in doubt. */
-    record Laid(int sure, int doubtful, int strokes) {}
+    /** How much was laid: regions that are sure, strokes of ink, and shadows; and how many regions are in doubt. */
+    record Laid(int sure, int doubtful, int strokes, int shadows) {}
 
     /** Those that are offered first. */
     List<SourceSheet> sources(UUID project, UUID target) {
@@ -181,7 +195,8 @@ class SheetCarrying {
         List<Carry.Source> from =
                 pages.stream().map(page -> page.source(labels)).toList();
         List<Proposal> proposals = new ArrayList<>();
-        for (Carry.Proposal proposal : Carry.from(from, there.drawing())) {
+        List<Carry.Proposal> likes = Carry.from(from, there.drawing());
+        for (Carry.Proposal proposal : likes) {
             List<Integer> cells = there.cells(proposal.region()).stream()
                     .filter(cell -> overFilled || there.fills().of(cell).equals(Fill.NONE))
                     .toList();
@@ -199,7 +214,30 @@ class SheetCarrying {
         lines(project, layer, laid, sources)
                 .forEach((stroke, fill) -> lines.computeIfAbsent(fill.text(), text -> new ArrayList<>())
                         .add(stroke));
-        return new Proposals(layer.id(), proposals, lines);
+        return new Proposals(layer.id(), proposals, lines, shadows(pages, likes, there));
+    }
+
+    private List<CarriedShadow> shadows(List<Page> pages, List<Carry.Proposal> likes, Page there) {
+        Shadows present = shadows.of(there.layer().id());
+        List<CarriedShadow> carried = new ArrayList<>();
+        for (int source = 0; source < pages.size(); source++) {
+            Page page = pages.get(source);
+            Shadows all = shadows.of(page.layer().id());
+            if (!all.all().isEmpty()) {
+                new CarriedShadows(page.map().graph(), page.regions(), source)
+                        .onto(
+                                all,
+                                shadows.bases(page.layer(), all, page.fills()),
+                                likes,
+                                there.regions(),
+                                present,
+                                () -> ThreadLocalRandom.current().nextInt(Shadow.MOST_NUMBER))
+                        .forEach(each -> carried.add(new CarriedShadow(
+                                ShadowText.of(each.shadow()),
+                                page.fills().of(Places.ofShadow(each.from())).text())));
+            }
+        }
+        return carried;
     }
 
     /** Lays what is sure, as one change, on regions that wear nothing. */
@@ -213,9 +251,22 @@ class SheetCarrying {
                 throw new Refusal(refused.reason());
             }
         }
+        if (!proposals.shadows().isEmpty()) {
+            Map<Integer, Fill> worn = new HashMap<>();
+            proposals.shadows().forEach(each -> worn.put(each.shadow().number(), Fill.ofText(each.fill())));
+            List<Shadow> added = proposals.shadows().stream()
+                    .map(each -> each.shadow().asShadow())
+                    .toList();
+            String words = "Carried " + added.size() + (added.size() == 1 ? " shadow" : " shadows");
+            shadows.change(sheets.get(project, target), author, words, all -> all.addingAll(added), worn);
+        }
         int sure = (int) proposals.proposals().stream().filter(Proposal::isSure).count();
         int strokes = (int) laid.keySet().stream().filter(Places::isStroke).count();
-        return new Laid(sure, proposals.proposals().size() - sure, strokes);
+        return new Laid(
+                sure,
+                proposals.proposals().size() - sure,
+                strokes,
+                proposals.shadows().size());
     }
 
     /** What black ink of a layer gets, since ink between the same fills wears it on the sheets that are carried from. */
@@ -305,6 +356,10 @@ class SheetCarrying {
             Fills fills,
             Drawing drawing,
             Map<Integer, Map<String, Integer>> corrected) {
+
+        Layer layer() {
+            return sheet.frontLayer();
+        }
 
         List<Integer> cells(int region) {
             return map.cells().stream()

@@ -55,7 +55,23 @@ record DemoBook(
     record DemoScene(String title, @Nullable String lines, List<DemoSheet> sheets) {}
 
     /** @param file name of an SVG beside the book */
-    record DemoSheet(String title, String file, List<DemoFill> fills) {}
+    record DemoSheet(
+            String title,
+            String file,
+            List<DemoFill> fills,
+            @Nullable List<DemoShadow> shadows,
+            @Nullable List<DemoRim> rims) {}
+
+    /**
+     * A shadow on what wears a swatch.
+     *
+     * @param of card and swatch
+     * @param through points of a smooth shape, as shares of the width and height of the sheet
+     */
+    record DemoShadow(String of, List<double[]> through) {}
+
+    /** A glow around what wears a swatch. @param of card and swatch @param swatch that it wears, likewise */
+    record DemoRim(String of, String swatch) {}
 
     /**
      * Points that lie in regions filled beforehand.

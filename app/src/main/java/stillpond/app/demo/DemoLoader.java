@@ -65,6 +65,7 @@ class DemoLoader implements ApplicationRunner {
     private final Sharpening sharpening;
     private final SheetChanges changes;
     private final DemoLines lines;
+    private final DemoShadows shadows;
     private final Planes planes;
     private final ReferencePictures pictures;
     private final JsonMapper json;
@@ -79,6 +80,7 @@ class DemoLoader implements ApplicationRunner {
             Sharpening sharpening,
             SheetChanges changes,
             DemoLines lines,
+            DemoShadows shadows,
             Planes planes,
             ReferencePictures pictures,
             JsonMapper json,
@@ -91,6 +93,7 @@ class DemoLoader implements ApplicationRunner {
         this.sharpening = sharpening;
         this.changes = changes;
         this.lines = lines;
+        this.shadows = shadows;
         this.planes = planes;
         this.pictures = pictures;
         this.json = json;
@@ -133,6 +136,7 @@ class DemoLoader implements ApplicationRunner {
                         .sheet();
                 Sheet sheet = sharpening.now(project, brought.id());
                 fill(sheet, lead, demoSheet.fills(), swatches);
+                shadows.lay(sheet, lead, demoSheet, swatches);
                 filled.add(sheet);
                 if (cardOfModel.containsKey(sheet.title())) {
                     palettes.judge(project, cardOfModel.get(sheet.title()), sheet.id());

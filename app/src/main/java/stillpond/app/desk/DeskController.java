@@ -21,6 +21,7 @@ import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.shelf.ProjectView;
 import stillpond.app.shelf.ProjectViews;
+import stillpond.core.colour.BlendMode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The page itself, with what the desk starts with; all else comes through {@link DeskCalls}. */
@@ -59,6 +60,7 @@ class DeskController {
             Model model) {
         Sheet present = sheets.get(project, sheet);
         ProjectView view = projects.get(project);
+        model.addAttribute("modes", BlendMode.values());
         model.addAttribute("project", view);
         model.addAttribute("sheet", present);
         model.addAttribute(

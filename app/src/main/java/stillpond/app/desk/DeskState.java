@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import stillpond.app.history.ShadowText;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.StrokePlanes;
@@ -20,6 +21,7 @@ import stillpond.core.history.UndoLine;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
 import stillpond.core.render.Meeting;
+import stillpond.core.shadow.Shadows;
 import stillpond.core.stroke.StrokeMap;
 
 /** Everything the desk needs to show a sheet, but for its planes. */
@@ -40,7 +42,8 @@ record DeskState(
 
     /**
      * @param strokes how the ink is cut into strokes; null while it is not
-     * @param fills the cells and strokes that wear each fill; see {@link stillpond.core.fill.Places}
+     * @param fills the cells, strokes and shadows that wear each fill; see {@link stillpond.core.fill.Places}
+     * @param shadows from back to front
      */
     record LayerState(
             UUID id,
@@ -59,7 +62,8 @@ record DeskState(
             String smallCells,
             @Nullable StrokeState strokes,
             InkState inkSettings,
-            Map<String, List<Integer>> fills) {
+            Map<String, List<Integer>> fills,
+            List<ShadowText> shadows) {
 
         /** Where the strokes are, if any of them is coloured. */
         @Nullable
@@ -92,11 +96,18 @@ record DeskState(
         }
     }
 
-    static DeskState of(Sheet sheet, List<Fills> fills, List<Dams> dams, SheetPalette palette, LineState line) {
+    static DeskState of(
+            Sheet sheet,
+            List<Fills> fills,
+            List<Dams> dams,
+            List<Shadows> shadows,
+            SheetPalette palette,
+            LineState line) {
         String planes = "/projects/" + sheet.project() + "/sheets/" + sheet.id() + "/planes/";
         List<LayerState> layers = new ArrayList<>();
         for (Layer layer : sheet.layers()) {
-            layers.add(layer(layer, fills.get(layers.size()), dams.get(layers.size()), planes));
+            layers.add(layer(
+                    layer, fills.get(layers.size()), dams.get(layers.size()), shadows.get(layers.size()), planes));
         }
         return new DeskState(sheet.id(), sheet.title(), sheet.lineMeeting(), layers, palette, line);
     }
@@ -109,7 +120,7 @@ record DeskState(
                 .toList();
     }
 
-    private static LayerState layer(Layer layer, Fills fills, Dams dams, String planes) {
+    private static LayerState layer(Layer layer, Fills fills, Dams dams, Shadows shadows, String planes) {
         Map<String, List<Integer>> placesByFill = new TreeMap<>();
         fills.filled().stream()
                 .sorted()
@@ -133,6 +144,7 @@ record DeskState(
                 planes + layer.smallCells(),
                 StrokeState.of(layer.strokes(), planes),
                 InkState.of(layer.settings()),
-                placesByFill);
+                placesByFill,
+                shadows.all().stream().map(ShadowText::of).toList());
     }
 }

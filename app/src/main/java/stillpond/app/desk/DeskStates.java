@@ -3,6 +3,7 @@ package stillpond.app.desk;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import stillpond.app.palette.Stagings;
+import stillpond.app.sheet.LayerShadows;
 import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetColours;
@@ -21,14 +22,21 @@ class DeskStates {
     private final SheetColours colours;
     private final Stagings stagings;
     private final Sharpening sharpening;
+    private final LayerShadows shadows;
 
     DeskStates(
-            Sheets sheets, UndoableChanges undoable, SheetColours colours, Stagings stagings, Sharpening sharpening) {
+            Sheets sheets,
+            UndoableChanges undoable,
+            SheetColours colours,
+            Stagings stagings,
+            Sharpening sharpening,
+            LayerShadows shadows) {
         this.sheets = sheets;
         this.undoable = undoable;
         this.colours = colours;
         this.stagings = stagings;
         this.sharpening = sharpening;
+        this.shadows = shadows;
     }
 
     /** Also has the gaps of a sheet found that missed it. */
@@ -38,6 +46,7 @@ class DeskStates {
                 sheet,
                 sheet.layers().stream().map(sheets::fills).toList(),
                 sheet.layers().stream().map(sheets::dams).toList(),
+                sheet.layers().stream().map(layer -> shadows.of(layer.id())).toList(),
                 palette(sheet),
                 line(sheet, person));
     }

@@ -93,6 +93,14 @@ class PictureController {
         return download(present, name(present, light) + ".png", pictures.composed(present, showing(light)));
     }
 
+    /** A layer of its own to lay over the flats. */
+    @GetMapping("/export/shadows.png")
+    ResponseEntity<StreamingResponseBody> shadows(
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam(defaultValue = "own") String light) {
+        Sheet present = sheets.get(project, sheet);
+        return download(present, name(present, light) + " - shadows.png", pictures.shadows(present, showing(light)));
+    }
+
     private static Showing showing(String light) {
         return light.equals("own") ? Showing.OWN : Showing.AS_DRAWN;
     }

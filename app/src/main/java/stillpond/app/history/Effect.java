@@ -10,6 +10,7 @@ import stillpond.core.gap.DamChange;
 import stillpond.core.ledger.CellGroups;
 import stillpond.core.palette.CardsChange;
 import stillpond.core.render.Meeting;
+import stillpond.core.shadow.Shadows;
 
 /** One thing that a change does to a project, told by what was before and what is after, so that it can be done the other way round. */
 public sealed interface Effect {
@@ -35,7 +36,7 @@ public sealed interface Effect {
         }
     }
 
-    /** Fills of a layer's cells and strokes. */
+    /** Fills of a layer's cells, strokes and shadows. */
     record Filled(UUID onSheet, UUID layer, Change change) implements OnSheet {
         @Override
         public Effect inverse() {
@@ -84,6 +85,24 @@ public sealed interface Effect {
         @Override
         public Part part() {
             return Part.GROUPS;
+        }
+    }
+
+    /** Shadows and rims of a layer; what they wear is {@link Filled}. */
+    record Shaded(UUID onSheet, UUID layer, List<Shadows.Swap> swaps) implements OnSheet {
+        public Shaded {
+            swaps = List.copyOf(swaps);
+        }
+
+        @Override
+        public Effect inverse() {
+            return new Shaded(
+                    onSheet, layer, swaps.stream().map(Shadows.Swap::inverse).toList());
+        }
+
+        @Override
+        public Part part() {
+            return Part.SHADOWS;
         }
     }
 

@@ -26,6 +26,7 @@ record EffectRow(
         DAMMED,
         RECUT,
         GROUPED,
+        SHADED,
         FRAMED,
         MET,
         CAST,

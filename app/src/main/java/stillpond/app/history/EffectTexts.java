@@ -16,6 +16,8 @@ import stillpond.core.fill.Swap;
 import stillpond.core.ledger.CellGroups;
 import stillpond.core.palette.CardsChange;
 import stillpond.core.render.Meeting;
+import stillpond.core.shadow.Shadow;
+import stillpond.core.shadow.Shadows;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -71,6 +73,16 @@ class EffectTexts {
                     jsons(grouped.before()),
                     jsons(grouped.after()));
         }
+        if (effect instanceof Effect.Shaded shaded) {
+            return new EffectRow(
+                    EffectRow.Kind.SHADED,
+                    shaded.onSheet(),
+                    shaded.layer(),
+                    null,
+                    NO_CELLS,
+                    shadows(shaded.swaps().stream().map(Shadows.Swap::before)),
+                    shadows(shaded.swaps().stream().map(Shadows.Swap::after)));
+        }
         if (effect instanceof Effect.Framed framed) {
             return onSheet(EffectRow.Kind.FRAMED, framed.onSheet(), sides(framed.before()), sides(framed.after()));
         }
@@ -108,6 +120,7 @@ class EffectTexts {
                         row.sheetId(), row.layerId(), new DamArrays(row.cells(), row.before(), row.after()).asChange());
             case RECUT -> new Effect.Recut(row.sheetId(), row.replaced(), row.layerId());
             case GROUPED -> new Effect.Grouped(row.sheetId(), row.layerId(), groups(row.before()), groups(row.after()));
+            case SHADED -> new Effect.Shaded(row.sheetId(), row.layerId(), shadows(row.before(), row.after()));
             case FRAMED -> new Effect.Framed(row.sheetId(), box(row.before()), box(row.after()));
             case MET ->
                 new Effect.Met(row.sheetId(), Meeting.valueOf(row.before()[0]), Meeting.valueOf(row.after()[0]));
@@ -131,6 +144,27 @@ class EffectTexts {
                 CardText.placed(json.readValue(row.before()[0], CardText[].class)),
                 CardText.placed(json.readValue(after[0], CardText[].class)),
                 after.length > 1 ? json.readValue(after[1], REPLACEMENTS) : Map.of());
+    }
+
+    /** One by one, an empty text for what is not there. */
+    private String[] shadows(Stream<Optional<Shadow>> shadows) {
+        return shadows.map(each ->
+                        each.map(ShadowText::of).map(json::writeValueAsString).orElse(""))
+                .toArray(String[]::new);
+    }
+
+    private List<Shadows.Swap> shadows(String[] before, String[] after) {
+        List<Shadows.Swap> swaps = new ArrayList<>();
+        for (int i = 0; i < before.length; i++) {
+            swaps.add(new Shadows.Swap(shadow(before[i]), shadow(after[i])));
+        }
+        return swaps;
+    }
+
+    private Optional<Shadow> shadow(String text) {
+        return text.isEmpty()
+                ? Optional.empty()
+                : Optional.of(json.readValue(text, ShadowText.class).asShadow());
     }
 
     private CellGroups groups(String[] texts) {

@@ -5,6 +5,8 @@ public enum Part {
     FILLS_AND_DAMS,
     CELLS,
     GROUPS,
+    /** Shadows and rims. */
+    SHADOWS,
     PAGE_FRAME,
     /** What happens where two colours of ink meet. */
     LINE_MEETING,

@@ -37,7 +37,7 @@ class LedgerController {
     }
 
     /** A sheet that wears a colour. */
-    public record Place(UUID sheet, String title, long regions, long strokes) {}
+    public record Place(UUID sheet, String title, long regions, long strokes, long shadows) {}
 
     /**
      * A colour on a card, and how much wears it.
@@ -52,7 +52,9 @@ class LedgerController {
         /** How much wears it, in words. */
         public String counted() {
             return Counted.of(
-                    regions(), places.stream().mapToLong(Place::strokes).sum());
+                    regions(),
+                    places.stream().mapToLong(Place::strokes).sum(),
+                    places.stream().mapToLong(Place::shadows).sum());
         }
 
         ColourOrder.Row forOrder(int placeOfCard) {
@@ -109,7 +111,7 @@ class LedgerController {
 
     private static List<Place> places(List<WornSwatches.Use> uses) {
         return uses.stream()
-                .map(use -> new Place(use.sheet(), use.title(), use.regions(), use.strokes()))
+                .map(use -> new Place(use.sheet(), use.title(), use.regions(), use.strokes(), use.shadows()))
                 .toList();
     }
 

@@ -76,10 +76,11 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
     @NativeQuery("delete from cell_fill where layer_id = :layer and cell = any(cast(:cells as integer[]))")
     void clear(UUID layer, Integer[] cells);
 
-    /** How many regions and strokes of each sheet wear one of some swatches, somewhere. */
+    /** How many regions, strokes and shadows of each sheet wear one of some swatches, somewhere; which is which follows from the numbers of {@link stillpond.core.fill.Places}. */
     @NativeQuery("""
             select s.id as sheet, s.title as title, count(distinct c.regions[f.cell + 1]) as regions,
-                   count(distinct f.cell) filter (where f.cell < 0) as strokes
+                   count(distinct f.cell) filter (where f.cell < 0 and f.cell > -1073741824) as strokes,
+                   count(distinct f.cell) filter (where f.cell <= -1073741824) as shadows
             from cell_wears f
             join layer l on l.id = f.layer_id and l.is_current
             join layer_cells c on c.layer_id = l.id
@@ -103,9 +104,11 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             order by s.position, s.title""")
     List<WornSwatch> countBySwatch(UUID project, UUID scene);
 
-    /** How many strokes of each sheet of a project wear each swatch. */
+    /** How many strokes and shadows of each sheet of a project wear each swatch. */
     @NativeQuery("""
-            select f.swatch_id as swatch, s.id as sheet, s.title as title, count(distinct f.cell) as strokes
+            select f.swatch_id as swatch, s.id as sheet, s.title as title,
+                   count(distinct f.cell) filter (where f.cell > -1073741824) as strokes,
+                   count(distinct f.cell) filter (where f.cell <= -1073741824) as shadows
             from sheet s
             join layer l on l.sheet_id = s.id and l.is_current
             join cell_wears f on f.layer_id = l.id and f.cell < 0
@@ -113,10 +116,10 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
                   and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
             group by f.swatch_id, s.id, s.title, s.position
             order by s.position, s.title""")
-    List<WornOnInk> countOnInk(UUID project, UUID scene);
+    List<WornBesideCells> countBesideCells(UUID project, UUID scene);
 
-    /** One row of {@link #countOnInk}. */
-    interface WornOnInk {
+    /** One row of {@link #countBesideCells}. */
+    interface WornBesideCells {
         UUID getSwatch();
 
         UUID getSheet();
@@ -124,6 +127,8 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
         String getTitle();
 
         long getStrokes();
+
+        long getShadows();
     }
 
     /** One row of {@link #countBySwatch}. */
@@ -148,6 +153,8 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
         long getRegions();
 
         long getStrokes();
+
+        long getShadows();
     }
 
     /** Lets one layer wear what another with the same cells wears. */

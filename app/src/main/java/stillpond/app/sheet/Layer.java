@@ -43,10 +43,16 @@ public record Layer(
         return cells.stream().allMatch(cell -> cell >= 0 && cell < cellCount);
     }
 
-    /** Whether the layer has these cells and strokes. @param places see {@link Places} */
+    /** Whether the layer has these cells and strokes; of shadows it does not know. @param places see {@link Places} */
     public boolean hasPlaces(Collection<Integer> places) {
         int strokeCount = strokes == null ? 0 : strokes.count();
-        return places.stream().allMatch(place -> place < cellCount && Places.stroke(place) < strokeCount);
+        return places.stream().allMatch(place -> {
+            if (Places.isCell(place)) {
+                return place < cellCount;
+            }
+            int stroke = Places.isWidth(place) ? Places.strokeOfWidth(place) : Places.stroke(place);
+            return Places.isShadow(place) || stroke < strokeCount;
+        });
     }
 
     /** The names of the planes that a desk may ask for. */

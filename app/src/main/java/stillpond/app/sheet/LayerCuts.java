@@ -33,6 +33,7 @@ class LayerCuts {
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
     private final LayerGroups groups;
+    private final LayerShadows shadows;
     private final Planes planes;
     private final ApplicationEventPublisher events;
 
@@ -43,6 +44,7 @@ class LayerCuts {
             LayerSwaps swaps,
             LayerDams layerDams,
             LayerGroups groups,
+            LayerShadows shadows,
             Planes planes,
             ApplicationEventPublisher events) {
         this.sheets = sheets;
@@ -51,6 +53,7 @@ class LayerCuts {
         this.swaps = swaps;
         this.layerDams = layerDams;
         this.groups = groups;
+        this.shadows = shadows;
         this.planes = planes;
         this.events = events;
     }
@@ -99,6 +102,7 @@ class LayerCuts {
         sheets.saveAndFlush(sheet);
         layerDams.carry(old.asLayer(), fresh, () -> swaps.placing(fresh.asLayer(), old.asLayer()));
         groups.carry(old.asLayer(), fresh.asLayer());
+        shadows.carry(old.asLayer(), fresh.asLayer());
         return fresh;
     }
 
@@ -118,6 +122,7 @@ class LayerCuts {
         sheets.saveAndFlush(sheet);
         layerDams.copy(old.asLayer(), fresh, parted.openings(), parted.dam());
         groups.carrySplit(old.id(), fresh.id(), parted.split());
+        shadows.carrySplit(old.id(), fresh.id(), parted.split());
         Fills wornBefore = fills.worn(old.id());
         Map<Integer, Fill> worn = new HashMap<>();
         wornBefore.filled().forEach(cell -> worn.put(cell, wornBefore.of(cell)));

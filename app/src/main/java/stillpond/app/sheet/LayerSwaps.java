@@ -17,7 +17,7 @@ import stillpond.core.ink.Placing;
 import stillpond.core.ink.Registration;
 import stillpond.core.line.MovedStrokes;
 
-/** Lets one cutting of a layer take the place of another, and fills go from the cells and strokes of the one to those of the other. */
+/** Lets one cutting of a layer take the place of another, and fills go from the cells and strokes of the one to those of the other; shadows keep their numbers. */
 @Component
 class LayerSwaps {
 
@@ -34,7 +34,11 @@ class LayerSwaps {
         Fills worn = fills.worn(old.id());
         Placing placing = placing(fresh, old);
         MovedFills cells = MovedFills.move(worn.ofCells(), cells(old), cells(fresh), placing);
-        return new MovedFills(cells.fills().withStrokes(strokes(worn.ofStrokes(), old, fresh, placing)), cells.lost());
+        Fills all = cells.fills()
+                .withStrokes(strokes(worn.ofStrokes(), old, fresh, placing))
+                .withWidths(strokes(worn.ofWidths(), old, fresh, placing))
+                .withShadows(worn.ofShadows());
+        return new MovedFills(all, cells.lost());
     }
 
     /**
@@ -71,7 +75,9 @@ class LayerSwaps {
         Fills moved = ofCells.filled().isEmpty()
                 ? ofCells
                 : MovedFills.move(ofCells, cells(from), cells(to), placing).fills();
-        return moved.withStrokes(strokes(ofStrokes, from, to, placing));
+        return moved.withStrokes(strokes(ofStrokes, from, to, placing))
+                .withWidths(strokes(laid.ofWidths(), from, to, placing))
+                .withShadows(laid.ofShadows());
     }
 
     /** @param worn by the strokes of {@code from} */

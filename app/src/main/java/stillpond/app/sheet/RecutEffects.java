@@ -16,13 +16,21 @@ class RecutEffects implements EffectKind<Effect.Recut> {
     private final LayerFills fills;
     private final LayerSwaps swaps;
     private final LayerGroups groups;
+    private final LayerShadows shadows;
     private final History history;
 
-    RecutEffects(SheetRepository sheets, LayerFills fills, LayerSwaps swaps, LayerGroups groups, History history) {
+    RecutEffects(
+            SheetRepository sheets,
+            LayerFills fills,
+            LayerSwaps swaps,
+            LayerGroups groups,
+            LayerShadows shadows,
+            History history) {
         this.sheets = sheets;
         this.fills = fills;
         this.swaps = swaps;
         this.groups = groups;
+        this.shadows = shadows;
         this.history = history;
     }
 
@@ -44,6 +52,7 @@ class RecutEffects implements EffectKind<Effect.Recut> {
         StoredLayer present = sheet.inPlaceOf(former);
         Fills restored = swaps.restored(present.asLayer(), former.asLayer());
         groups.carryBack(present.asLayer(), former.asLayer());
+        shadows.carryBack(present.asLayer(), former.asLayer());
         sheet.replace(present, former);
         sheet.nextRevision();
         fills.write(former.id(), fills.worn(former.id()).becoming(restored));

@@ -71,7 +71,7 @@ public class Replacing {
                     Regions joined = sheets.regions(layer);
                     Map<Integer, Fill> laid = new HashMap<>();
                     change.swaps().forEach(swap -> {
-                        if (!Places.isStroke(swap.place())) {
+                        if (Places.isCell(swap.place())) {
                             found.add(joined.of(swap.place()));
                         }
                         laid.put(swap.place(), swap.after());

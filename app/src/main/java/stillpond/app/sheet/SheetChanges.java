@@ -39,6 +39,7 @@ public class SheetChanges {
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
     private final LayerGroups groups;
+    private final LayerShadows shadows;
 
     SheetChanges(
             SheetRepository sheets,
@@ -48,7 +49,8 @@ public class SheetChanges {
             LayerFills fills,
             LayerSwaps swaps,
             LayerDams layerDams,
-            LayerGroups groups) {
+            LayerGroups groups,
+            LayerShadows shadows) {
         this.sheets = sheets;
         this.history = history;
         this.steps = steps;
@@ -57,6 +59,7 @@ public class SheetChanges {
         this.swaps = swaps;
         this.layerDams = layerDams;
         this.groups = groups;
+        this.shadows = shadows;
     }
 
     /**
@@ -167,7 +170,19 @@ public class SheetChanges {
         long strokes = change.swaps().stream()
                 .filter(swap -> Places.isStroke(swap.place()))
                 .count();
-        long cells = change.swaps().size() - strokes;
+        long laidOnShadows = change.swaps().stream()
+                .filter(swap -> Places.isShadow(swap.place()))
+                .count();
+        if (laidOnShadows == change.swaps().size()) {
+            return "Coloured " + counted(laidOnShadows, "shadow");
+        }
+        long widths = change.swaps().stream()
+                .filter(swap -> Places.isWidth(swap.place()))
+                .count();
+        if (widths == change.swaps().size()) {
+            return "Changed the width of " + counted(widths, "stroke");
+        }
+        long cells = change.swaps().size() - strokes - laidOnShadows - widths;
         String regions = (isClearing ? "Cleared " : "Filled ") + counted(cells, "cell");
         String ink = (isClearing ? "Made black " : "Coloured ") + counted(strokes, "stroke");
         return strokes == 0 ? regions : cells == 0 ? ink : regions + ", and " + ink.toLowerCase(Locale.ROOT);
@@ -234,10 +249,14 @@ public class SheetChanges {
         if (!layer.get().hasPlaces(places)) {
             return Optional.of("The line art has no such region or stroke any more.");
         }
+        List<Integer> shadowed =
+                places.stream().filter(Places::isShadow).map(Places::shadow).toList();
+        if (!shadows.has(lay.layer(), shadowed)) {
+            return Optional.of("This shadow is not there any more.");
+        }
         if (lay.fillByPlace().entrySet().stream()
-                .anyMatch(each ->
-                        Places.isStroke(each.getKey()) && !each.getValue().mayBeOnInk())) {
-            return Optional.of("Ink wears one swatch, wholly: no gradient, no pattern, no opacity.");
+                .anyMatch(each -> !each.getValue().fits(each.getKey()))) {
+            return Optional.of("Ink and shadows wear one swatch, wholly: no gradient, no pattern, no opacity.");
         }
         Optional<String> locked = groups.locked(lay.layer()).objectionTo(places);
         if (locked.isPresent()) {

@@ -19,6 +19,7 @@ public class SheetOrder {
     private final CellFillRepository fills;
     private final DamRepository dams;
     private final LayerGroups groups;
+    private final LayerShadows shadows;
     private final Projects projects;
     private final Clock clock;
 
@@ -27,12 +28,14 @@ public class SheetOrder {
             CellFillRepository fills,
             DamRepository dams,
             LayerGroups groups,
+            LayerShadows shadows,
             Projects projects,
             Clock clock) {
         this.sheets = sheets;
         this.fills = fills;
         this.dams = dams;
         this.groups = groups;
+        this.shadows = shadows;
         this.projects = projects;
         this.clock = clock;
     }
@@ -79,6 +82,7 @@ public class SheetOrder {
             fills.copy(from, to);
             dams.copy(from, to);
             groups.copy(from, to);
+            shadows.copy(from, to);
         }
         return copy.id();
     }

@@ -32,17 +32,17 @@ public class WornSwatches {
         this.history = history;
     }
 
-    /** How many regions and strokes of a sheet wear some swatches. */
-    public record Worn(UUID sheet, String title, long regions, long strokes) {
+    /** How many regions, strokes and shadows of a sheet wear some swatches. */
+    public record Worn(UUID sheet, String title, long regions, long strokes, long shadows) {
 
         /** Such as "4 regions and 1 stroke". */
         public String words() {
-            return Counted.of(regions, strokes);
+            return Counted.of(regions, strokes, shadows);
         }
     }
 
     /** How much of one sheet wears a swatch. @param share of the sheet that regions cover, 0 to 1 */
-    public record Use(UUID swatch, UUID sheet, String title, long regions, long strokes, double share) {}
+    public record Use(UUID swatch, UUID sheet, String title, long regions, long strokes, long shadows, double share) {}
 
     /** Every swatch that something wears, sheet by sheet, in a project or one of its scenes. */
     @Transactional(readOnly = true)
@@ -57,17 +57,26 @@ public class WornSwatches {
                                 each.getTitle(),
                                 each.getRegions(),
                                 0,
+                                0,
                                 each.getShare())));
-        fills.countOnInk(project, scene.orElse(null))
+        fills.countBesideCells(project, scene.orElse(null))
                 .forEach(each -> uses.merge(
                         List.of(each.getSwatch(), each.getSheet()),
-                        new Use(each.getSwatch(), each.getSheet(), each.getTitle(), 0, each.getStrokes(), 0),
-                        (flat, ink) -> new Use(
+                        new Use(
+                                each.getSwatch(),
+                                each.getSheet(),
+                                each.getTitle(),
+                                0,
+                                each.getStrokes(),
+                                each.getShadows(),
+                                0),
+                        (flat, beside) -> new Use(
                                 flat.swatch(),
                                 flat.sheet(),
                                 flat.title(),
                                 flat.regions(),
-                                ink.strokes(),
+                                beside.strokes(),
+                                beside.shadows(),
                                 flat.share())));
         return List.copyOf(uses.values());
     }
@@ -76,7 +85,8 @@ public class WornSwatches {
     @Transactional(readOnly = true)
     public List<Worn> where(Collection<UUID> swatches) {
         return fills.countWearing(swatches.toArray(UUID[]::new)).stream()
-                .map(each -> new Worn(each.getSheet(), each.getTitle(), each.getRegions(), each.getStrokes()))
+                .map(each -> new Worn(
+                        each.getSheet(), each.getTitle(), each.getRegions(), each.getStrokes(), each.getShadows()))
                 .toList();
     }
 

@@ -13,6 +13,7 @@ import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
 import { fillRow } from "../ledger/fill-row";
+import type { ShadowCalls } from "../shadows/shadow-calls";
 import { CarryRun } from "./carry-run";
 import { paintSource } from "./source-picture";
 
@@ -26,6 +27,8 @@ export class CarryDrawer {
   private sure: Proposal[] = [];
   /** Strokes by the swatch that they get along with what is sure. */
   private lines = new Map<Fill, number[]>();
+  /** Shadows that come along with it. */
+  private shadows: Proposals["shadows"] = [];
   private doubtful: Proposal[] = [];
   /** Of the doubtful ones: which is looked at, and which of its choices. */
   private at = 0;
@@ -41,6 +44,7 @@ export class CarryDrawer {
     private readonly view: SheetView,
     private readonly gathering: Gathering,
     private readonly crop: Crop,
+    private readonly shadowCalls: ShadowCalls,
   ) {
     new CarryRun(path, () => this.chosenSources);
     byId("carry-ask").addEventListener("click", () => void this.ask());
@@ -167,7 +171,7 @@ export class CarryDrawer {
     this.tell("Looking for the same things");
     try {
       const overFilled = byId<HTMLInputElement>("carry-over").checked;
-      const { layer, proposals, lines } = await call<Proposals>(`${this.path}/carry`, {
+      const { layer, proposals, lines, shadows } = await call<Proposals>(`${this.path}/carry`, {
         sources,
         overFilled,
       });
@@ -179,9 +183,12 @@ export class CarryDrawer {
         .filter((each) => layer === this.fills.layer && each.cells.length > 0);
       this.sure = known.filter((each) => each.isSure);
       this.lines = new Map(layer === this.fills.layer ? Object.entries(lines) : []);
+      this.shadows = layer === this.fills.layer ? shadows : [];
       this.doubtful = known.filter((each) => !each.isSure).sort((a, b) => this.area(b) - this.area(a));
       this.tell(
-        known.length + this.lines.size === 0 ? "Nothing on this sheet looks like anything there." : "",
+        known.length + this.lines.size + this.shadows.length === 0
+          ? "Nothing on this sheet looks like anything there."
+          : "",
       );
     } catch (error) {
       this.tell((error as Error).message);
@@ -204,12 +211,17 @@ export class CarryDrawer {
       const { fill } = choices[0]!;
       byFill.set(fill, [...(byFill.get(fill) ?? []), ...cells]);
     }
-    const filled = countedPlaces(this.sure.length, this.strokes);
+    const said = `Laid ${this.counted}`;
+    const shadows = this.shadows;
     this.sure = [];
     this.lines = new Map();
+    this.shadows = [];
     this.fills.tryOnCells(new Map());
     this.work.layAll(byFill);
-    this.hand.said.set(`Filled ${filled}`);
+    if (shadows.length > 0) {
+      void this.shadowCalls.addAll(shadows);
+    }
+    this.hand.said.set(said);
     this.renew();
     this.goThere();
   }
@@ -223,9 +235,15 @@ export class CarryDrawer {
     return [...this.lines.values()].flat().length;
   }
 
+  /** What is sure, in words. */
+  private get counted(): string {
+    return countedPlaces(this.sure.length, this.strokes, this.shadows.length);
+  }
+
   private forget(): void {
     this.sure = [];
     this.lines = new Map();
+    this.shadows = [];
     this.doubtful = [];
     this.at = 0;
     this.choice = 0;
@@ -264,7 +282,7 @@ export class CarryDrawer {
   }
 
   private renew(): void {
-    const waiting = this.sure.length + this.doubtful.length + this.strokes;
+    const waiting = this.sure.length + this.doubtful.length + this.strokes + this.shadows.length;
     this.button.querySelector(".count")!.textContent = waiting === 0 ? "" : String(this.doubtful.length);
     if (!this.isOpen) {
       return;
@@ -272,8 +290,8 @@ export class CarryDrawer {
     byId("carry-setup").hidden = waiting > 0;
     byId("carry-answer").hidden = waiting === 0;
     const sure = byId<HTMLButtonElement>("carry-sure");
-    sure.hidden = this.sure.length + this.strokes === 0;
-    sure.textContent = `Lay what is sure: ${countedPlaces(this.sure.length, this.strokes)}`;
+    sure.hidden = this.sure.length + this.strokes + this.shadows.length === 0;
+    sure.textContent = `Lay what is sure: ${this.counted}`;
     byId("carry-doubtful").hidden = this.doubtful.length === 0;
     byId("carry-left").textContent = `${this.at + 1} of ${this.doubtful.length} in doubt`;
     this.showOnSheet();

@@ -45,11 +45,12 @@ export class CarryRun {
       said.textContent = `${title}, ${i + 1} of ${sheets.length}. ${done.join(" ")}`;
       try {
         const sources = [...new Set([from, ...this.models()])];
-        const { sure, doubtful, strokes } = await call<Laid>(`${path}/carry/sure`, {
+        const { sure, doubtful, strokes, shadows } = await call<Laid>(`${path}/carry/sure`, {
           sources: sources.filter((source) => !path.endsWith(source)),
           overFilled: false,
         });
-        const lines = strokes > 0 ? `, ${countedPlaces(0, strokes)} coloured` : "";
+        const along = countedPlaces(0, strokes, shadows);
+        const lines = along ? `, with ${along}` : "";
         done.push(`${title}: ${sure} laid${lines}, ${doubtful} in doubt.`);
       } catch (error) {
         done.push(`${title}: ${(error as Error).message}`);

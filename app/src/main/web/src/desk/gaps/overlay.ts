@@ -17,6 +17,8 @@ export class Overlay {
   private marked: readonly Opening[] = [];
   private stroke: readonly Point[] = [];
   private corners: readonly Point[] = [];
+  private polygon: readonly Point[] = [];
+  private dots: readonly Point[] = [];
   private brush: { at: Point; radius: number } | undefined;
   private trace: { points: readonly Point[]; startMs: number } | undefined;
 
@@ -50,6 +52,13 @@ export class Overlay {
   /** A line being drawn, in sheet pixels. */
   draw(stroke: readonly Point[]): void {
     this.stroke = stroke;
+    this.paintSoon();
+  }
+
+  /** The shape of a shadow, closed, in sheet pixels; none if empty. @param knots points of it that are told apart */
+  outline(polygon: readonly Point[], knots: readonly Point[] = []): void {
+    this.polygon = polygon;
+    this.dots = knots;
     this.paintSoon();
   }
 
@@ -92,6 +101,10 @@ export class Overlay {
     if (this.corners.length > 1) {
       this.line(this.corners, 1.6, [10, 6]);
     }
+    if (this.polygon.length > 1) {
+      this.line([...this.polygon, this.polygon[0]!], 1.2, [3, 3]);
+    }
+    this.dots.forEach((dot) => this.circle(dot, 4));
     if (this.brush) {
       this.circle(this.brush.at, this.brush.radius * this.view.camera.scale);
     }

@@ -27,6 +27,8 @@ export class Hand {
   readonly damming = atom(false);
   /** Presses colour ink instead of filling regions. */
   readonly lining = atom(false);
+  /** Presses draw shadows instead of filling regions. */
+  readonly shading = atom(false);
   /** The stroke pointed at, as a place, while ink is coloured. */
   readonly stroke = atom<number | undefined>(undefined);
   /** Presses gather regions instead of filling them. */
@@ -59,11 +61,24 @@ export class Hand {
     }
   }
 
-  takeTool(tool: "fill" | "sample" | "dam" | "gather" | "line"): void {
+  takeTool(tool: "fill" | "sample" | "dam" | "gather" | "line" | "shadow"): void {
     this.lining.set(tool === "line");
+    this.shading.set(tool === "shadow");
     this.gathering.set(tool === "gather");
     this.sampling.set(tool === "sample");
     this.damming.set(tool === "dam");
+  }
+
+  /** Takes the swatch in the hand in a stronger or a paler tone. */
+  tone(steps: number): void {
+    const present = this.present.get();
+    const toned = FillTexts.toned(present, steps);
+    if (toned === present) {
+      this.said.set("Only a plain swatch has tones, from 10 % to 100 %");
+    } else {
+      this.present.set(toned);
+      this.said.set(this.fills.nameOf(toned));
+    }
   }
 
   swap(): void {
@@ -241,7 +256,7 @@ export class Hand {
 
   /** Whether ink can wear a fill; if not, that is said. */
   mayBeOnInk(fill: Fill): boolean {
-    const may = FillTexts.mayBeOnInk(fill);
+    const may = FillTexts.isOneSwatchOrNone(fill);
     if (!may) {
       this.work.notice.set("Ink wears plain swatches. Take one into the hand first.");
     }
@@ -337,7 +352,8 @@ export class Hand {
     } else if (change.swaps.length > 0) {
       const places = change.swaps.map((swap) => swap.place);
       const regions = this.regionsOf(cellsAmong(places));
-      this.said.set(`${what}: ${countedPlaces(regions, strokesAmong(places).length)}`);
+      const counted = countedPlaces(regions, strokesAmong(places).length);
+      this.said.set(`${what}: ${counted || change.words}`);
     } else {
       this.said.set(`${what}: ${change.words || "a change of gaps"}`);
     }

@@ -21,6 +21,10 @@ export interface KeyTargets {
   /** Keys about gaps; false if the key has no such meaning. */
   gaps(key: string): boolean;
   escape(): void;
+  /** Drops what was drawn last of something unfinished; returns whether there was something. */
+  drops(): boolean;
+  /** Finishes what is being drawn point by point; returns whether there was something. */
+  finishes(): boolean;
   /** Whether filling a cell is held back because it would run out. */
   holdsBack(cell: number): boolean;
   /** Gathers the region pointed at, or drops it. */
@@ -95,6 +99,10 @@ export class KeyInput {
     if (this.onSheet(event)) {
       return true;
     }
+    if (event.shiftKey && (event.code === "Comma" || event.code === "Period")) {
+      this.hand.tone(event.code === "Comma" ? -1 : 1);
+      return true;
+    }
     // Whatever caps lock says.
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     switch (key) {
@@ -129,11 +137,16 @@ export class KeyInput {
         this.hand.walkToEmpty();
         return true;
       case "s":
+        if (event.shiftKey) {
+          return this.targets.gaps("shift s");
+        }
         this.hand.sampleOrWait();
         return true;
       case "Delete":
       case "Backspace":
-        this.hand.clearHere();
+        if (!this.targets.drops()) {
+          this.hand.clearHere();
+        }
         return true;
       case "?":
         this.targets.showKeys();
@@ -160,6 +173,9 @@ export class KeyInput {
     const direction = ARROWS[event.key];
     if (direction) {
       this.hand.walk(direction);
+      return true;
+    }
+    if (event.key === "Enter" && this.targets.finishes()) {
       return true;
     }
     if (event.key === "Enter" && (event.shiftKey || this.hand.gathering.get())) {

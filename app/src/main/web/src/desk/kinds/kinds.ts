@@ -188,7 +188,7 @@ export class Kinds implements Drawing {
     const span = before && before.kind !== "flat" && before.kind !== "pattern" ? before.span : undefined;
     switch (kind) {
       case "flat":
-        return { kind, opacity, swatch: at(0) };
+        return { kind, opacity, tone: 100, swatch: at(0) };
       case "pattern": {
         const motif = this.motifs.known[0];
         const inks = Array.from({ length: motif?.inks ?? 2 }, (_, i) => at(i));

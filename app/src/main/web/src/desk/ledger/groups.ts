@@ -18,6 +18,7 @@ export class Groups {
   readonly changed = atom(0);
   private groups: readonly CellGroup[] = [];
   private readonly rows = new Map<string, HTMLElement>();
+  private known = new SheetGroups();
 
   constructor(
     private readonly path: string,
@@ -48,6 +49,11 @@ export class Groups {
     void this.load();
   }
 
+  /** As the rules know them. */
+  get rules(): SheetGroups {
+    return this.known;
+  }
+
   get all(): readonly CellGroup[] {
     return this.groups;
   }
@@ -72,6 +78,7 @@ export class Groups {
     groups.forEach(({ id, name, isHidden, isLocked, cells }) =>
       known.add(id, name, isHidden, isLocked, cells),
     );
+    this.known = known;
     this.work.lock((cells) => known.objectionTo(cells) ?? undefined);
     byId("groups-none").hidden = groups.length > 0;
     this.changed.set(this.changed.get() + 1);

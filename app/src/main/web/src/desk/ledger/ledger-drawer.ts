@@ -59,7 +59,11 @@ export class LedgerDrawer {
 
   private renew(): void {
     this.offerGroups();
-    const everywhere = ledgerOf(this.regions, this.fills, this.order.value, () => true);
+    const rowsOf = (isMeant: (place: number) => boolean) =>
+      ledgerOf(this.regions, this.fills, this.order.value, isMeant, (shadow) =>
+        this.view.cellsUnderShadow(shadow),
+      );
+    const everywhere = rowsOf(() => true);
     this.button.querySelector(".count")!.textContent = String(
       new Set(everywhere.filter((row) => row.isSwatch).map((row) => row.fill)).size,
     );
@@ -69,7 +73,7 @@ export class LedgerDrawer {
       return;
     }
     const isFiltered = this.where.value !== "everywhere";
-    const rows = isFiltered ? ledgerOf(this.regions, this.fills, this.order.value, this.meant()) : everywhere;
+    const rows = isFiltered ? rowsOf(this.meant()) : everywhere;
     byId("ledger-rows").replaceChildren(...rows.map((row) => this.row(row)));
     const twins = nearTwins(rows, Number(this.threshold.value));
     byId("twins-none").hidden = twins.length > 0;
@@ -112,8 +116,8 @@ export class LedgerDrawer {
 
   private row(row: Row): HTMLElement {
     const share = row.share < 0.001 ? "under 0.1 %" : `${(100 * row.share).toFixed(1)} %`;
-    const counted = countedPlaces(row.regions, row.strokes);
-    const note = row.strokes > 0 ? `line, ${counted}` : `${counted}, ${share}`;
+    const counted = countedPlaces(row.regions, row.strokes, row.shadows);
+    const note = row.strokes > 0 ? `line, ${counted}` : row.shadows > 0 ? counted : `${counted}, ${share}`;
     return fillRow(
       this.fills,
       this.view,

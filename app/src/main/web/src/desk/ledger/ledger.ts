@@ -17,23 +17,29 @@ export interface Row {
   readonly regions: number;
   /** 0 for what regions wear. */
   readonly strokes: number;
+  /** 0 for what regions and ink wear. */
+  readonly shadows: number;
   /** Of the sheet, 0 to 1. */
   readonly share: number;
 }
 
 /**
- * The colours in use on a sheet, in regions and on ink, in an order; what has no fill comes first.
+ * The colours in use on a sheet, in regions, on ink and in shadows, in an order; what has no fill comes first.
  *
  * @param order as the core calls it
  * @param isMeant which cells and strokes are looked at
+ * @param cellsUnder the cells that a shadow is seen on, which stand for it
  */
 export function ledgerOf(
   regions: Regions,
   fills: Fills,
   order: string,
   isMeant: (place: number) => boolean,
+  cellsUnder: (shadow: number) => number[],
 ): Row[] {
-  const flats = regions.ledger(fills.all, isMeant).map((row) => ({ ...row, places: row.cells, strokes: 0 }));
+  const flats = regions
+    .ledger(fills.all, isMeant)
+    .map((row) => ({ ...row, places: row.cells, strokes: 0, shadows: 0 }));
   const ink = Ledgers.ink(
     fills.ofInk.map((fill, stroke) => (isMeant(placeOfStroke(stroke)) ? fill : NO_FILL)),
   );
@@ -42,14 +48,25 @@ export function ledgerOf(
     places: [...strokes].map(placeOfStroke),
     regions: 0,
     strokes: strokes.length,
+    shadows: 0,
     share: 0,
   }));
-  const all = [...flats, ...onInk].map((row): Row => ({
-    ...row,
-    name: row.fill === NO_FILL ? "No fill yet" : fills.nameOf(row.fill),
-    colour: row.fill === NO_FILL ? "" : hexOf(fills.colour(row.fill)),
-    isSwatch: fills.swatch(row.fill) !== undefined,
+  const inShadows = [...fills.shadows()].map(([fill, shadows]) => ({
+    fill,
+    places: [...new Set(shadows.flatMap(cellsUnder))].filter(isMeant),
+    regions: 0,
+    strokes: 0,
+    shadows: shadows.length,
+    share: 0,
   }));
+  const all = [...flats, ...onInk, ...inShadows.filter(({ places }) => places.length > 0)].map(
+    (row): Row => ({
+      ...row,
+      name: row.fill === NO_FILL ? "No fill yet" : fills.nameOf(row.fill),
+      colour: row.fill === NO_FILL ? "" : hexOf(fills.colour(row.fill)),
+      isSwatch: fills.swatch(row.fill) !== undefined,
+    }),
+  );
   const rows = all.filter((row) => row.fill !== NO_FILL);
   const ordered = Ledgers.ordered(
     order,
@@ -57,7 +74,7 @@ export function ledgerOf(
     rows.map((row) => fills.placeOfCard(row.fill)),
     rows.map((row) => row.colour),
     rows.map((row) => row.share),
-    rows.map((row) => row.regions + row.strokes),
+    rows.map((row) => row.regions + row.strokes + row.shadows),
   );
   return [...all.filter((row) => row.fill === NO_FILL), ...[...ordered].map((i) => rows[i]!)];
 }

@@ -1,14 +1,18 @@
 import type { StrokesMessage } from "messages";
 import { atom } from "nanostores";
 import { SheetStrokes } from "rules";
+import { oncePerFrame } from "../../shared/frames";
 import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
 import type { Rgba } from "../model/looks";
 import { placeOfStroke, strokeOf } from "../model/places";
 import { fetchStrokes, type InkPlane, type StrokePlane } from "../model/planes";
-import { NO_FILL, type LayerState } from "../model/state";
+import { NO_FILL, type Fill, type LayerState } from "../model/state";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
+
+/** Ink is made wider or narrower so many rows of the sheet at a time. */
+const BAND_ROWS = 512;
 
 /** The strokes of the layer that is open; they are fetched when ink is first coloured, or about to be. */
 export class InkStrokes {
@@ -16,6 +20,7 @@ export class InkStrokes {
   readonly changed = atom(0);
 
   private plane: StrokePlane | undefined;
+  private isWidened = false;
   private coming: Promise<void> | undefined;
   private beside: { layer: string; strokes: Promise<SheetStrokes> } | undefined;
 
@@ -27,6 +32,9 @@ export class InkStrokes {
     private readonly view: SheetView,
   ) {
     fills.inked.listen((count) => count > 0 && void this.need());
+    const widen = oncePerFrame(() => this.widen());
+    fills.widened.listen(widen);
+    this.changed.listen(widen);
   }
 
   /** Whether the ink of the layer is cut into strokes. */
@@ -65,6 +73,51 @@ export class InkStrokes {
         })
       : Promise.resolve();
     return this.coming;
+  }
+
+  /** Shows ink as wide as is said; the planes stay as they are. */
+  private widen(): void {
+    const widths = this.fills.widths();
+    if (widths.size === 0 && !this.isWidened) {
+      return;
+    }
+    if (!this.plane) {
+      void this.need();
+      return;
+    }
+    this.isWidened = widths.size > 0;
+    const ink = this.ink.get();
+    this.view.showInk(this.isWidened ? { ...ink, density: this.shown(ink, widths) } : ink);
+  }
+
+  /** Band by band, so that little has to be copied at a time. */
+  private shown(ink: InkPlane, widths: ReadonlyMap<number, Fill>): Uint8Array {
+    const { width, height, density } = ink;
+    const plane = this.plane!;
+    const tenths = new Int32Array(plane.solids.length);
+    widths.forEach((fill, stroke) => (tenths[stroke] = SheetStrokes.tenths(fill)));
+    const most = tenths.reduce((a, b) => Math.max(a, Math.abs(b)), 0);
+    const margin = Math.ceil((most / 20) * this.widthPx) + 1;
+    const shown = density.slice();
+    const columns = Int32Array.from({ length: width }, (_, x) =>
+      Math.floor(((x + 0.5) * plane.width) / width),
+    );
+    for (let start = 0; start < height; start += BAND_ROWS) {
+      const end = Math.min(height, start + BAND_ROWS);
+      const [first, last] = [Math.max(0, start - margin), Math.min(height, end + margin)];
+      const strokes = new Int32Array(width * (last - first));
+      for (let y = first, to = 0; y < last; y++) {
+        const row = Math.floor(((y + 0.5) * plane.height) / height) * plane.width;
+        for (let x = 0; x < width; x++) {
+          strokes[to++] = plane.numbers[row + columns[x]!]!;
+        }
+      }
+      const drawn = density.subarray(first * width, last * width);
+      const band = SheetStrokes.shownInk(width, drawn, strokes, tenths, this.widthPx);
+      const own = (start - first) * width;
+      shown.set(new Uint8Array(band.buffer, band.byteOffset + own, (end - start) * width), start * width);
+    }
+    return shown;
   }
 
   /** Goes on with a layer that took the place of the one before. */

@@ -2,12 +2,20 @@ import type { MeetingMessage, TakenOver } from "messages";
 import { SheetStrokes } from "rules";
 import { whilePointedAt } from "../../shared/build";
 import { byId } from "../../shared/dom";
+import { oncePerFrame } from "../../shared/frames";
 import { call } from "../../shared/http";
 import type { Edit } from "../../mixer/palette-calls";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
-import { countedPlaces, isStroke, placeOfStroke, strokeOf, strokesAmong } from "../model/places";
+import {
+  countedPlaces,
+  isStroke,
+  placeOfStroke,
+  placeOfWidth,
+  strokeOf,
+  strokesAmong,
+} from "../model/places";
 import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
@@ -31,6 +39,7 @@ export class LinesPanel {
   private readonly basis = byId<HTMLSelectElement>("lines-basis");
   private readonly nothing = byId<HTMLInputElement>("lines-nothing");
   private readonly meeting = byId<HTMLSelectElement>("lines-meeting");
+  private readonly width = byId<HTMLInputElement>("lines-width");
   /** Counts up when what is looked at is another; answers to an older question are dropped. */
   private asked = 0;
   /** Whether the sheet shows what nobody has laid yet. */
@@ -50,6 +59,7 @@ export class LinesPanel {
   ) {
     hand.lining.listen((lining) => {
       this.panel.hidden = !lining;
+      void this.showWidth();
       this.look(false);
     });
     hand.stroke.listen((place) => this.say(place));
@@ -82,6 +92,10 @@ export class LinesPanel {
     );
     this.panel.addEventListener("pointerleave", () => this.look(false));
     this.meeting.addEventListener("change", () => void this.meet());
+    this.width.addEventListener("input", () => this.sayWidth());
+    this.width.addEventListener("change", () => void this.widen());
+    this.scope.addEventListener("change", () => void this.showWidth());
+    fills.widened.listen(oncePerFrame(() => void this.showWidth()));
     this.amount.addEventListener(
       "input",
       () => (byId("lines-amount-said").textContent = `${this.amount.value} %`),
@@ -162,6 +176,32 @@ export class LinesPanel {
     const sides = await this.strokes.sides();
     const { gathered } = this.gathering;
     return [...(this.scope.value === "inside" ? sides.inside(gathered) : sides.touching(gathered))];
+  }
+
+  /** Shows what is meant so much wider, or narrower. */
+  private async widen(): Promise<void> {
+    await this.strokes.need();
+    const fill = SheetStrokes.widthText(Number(this.width.value));
+    const changed = this.work.lay(fill, (await this.meant()).map(placeOfWidth)).length;
+    this.tell(changed, fill === NO_FILL ? "as wide as drawn" : "shown in another width");
+  }
+
+  /** The width of what is meant, if all of it has the same. */
+  private async showWidth(): Promise<void> {
+    if (!this.panel.hidden) {
+      const widths = this.fills.widths();
+      const said = new Set(
+        (await this.meant()).map((stroke) => SheetStrokes.tenths(widths.get(stroke) ?? NO_FILL)),
+      );
+      this.width.value = String(said.size === 1 ? [...said][0] : 0);
+      this.sayWidth();
+    }
+  }
+
+  private sayWidth(): void {
+    const tenths = Number(this.width.value);
+    byId("lines-width-said").textContent =
+      tenths === 0 ? "as drawn" : `${Math.abs(tenths) / 10} ${tenths > 0 ? "wider" : "narrower"}`;
   }
 
   private async mean(): Promise<void> {

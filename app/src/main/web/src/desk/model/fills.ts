@@ -1,21 +1,33 @@
 import { atom } from "nanostores";
-import { FillTexts } from "rules";
-import { Looks, hexOf, rgbaOf, type Rgba } from "./looks";
+import { FillLook, FillTexts } from "rules";
+import { Looks, hexOf, packed, rgbaOf, unpacked, type Rgba } from "./looks";
 import { madeOf, swatchesOf, wearing } from "./made";
-import { isStroke, placeOfStroke, strokeOf } from "./places";
+import {
+  isCell,
+  isShadow,
+  isStroke,
+  isWidth,
+  placeOfShadow,
+  placeOfStroke,
+  shadowOf,
+  strokeOf,
+  strokeOfWidth,
+} from "./places";
 import { NO_FILL, type Card, type Fill, type LayerState, type Swap, type Swatch } from "./state";
 
 const CLEAR: Rgba = [0, 0, 0, 0];
 const BLACK: Rgba = [0, 0, 0, 255];
 
 /**
- * The fills of one layer as they stand on screen, and the colours that they resolve to. What wears a fill is a *place*: a cell by its number, or a stroke by the numbers from -1 down.
+ * The fills of one layer as they stand on screen, and the colours that they resolve to. What wears a fill is a *place*: a cell, a stroke or a shadow; see places.ts.
  */
 export class Fills {
   /** How many cells wear a fill. */
   readonly filled = atom(0);
   /** How many strokes wear a fill. */
   readonly inked = atom(0);
+  /** Counts up with every change of the width of a stroke. */
+  readonly widened = atom(0);
   /** Counts up with every change of a cell or stroke. */
   readonly painted = atom(0);
 
@@ -32,6 +44,8 @@ export class Fills {
   private readonly triedCells = new Map<number, Rgba>();
   private fillOfCell: Fill[];
   private fillOfStroke: Fill[];
+  /** Of shadows and of widths. */
+  private readonly fillOfOther = new Map<number, Fill>();
   private readonly swatches = new Map<Fill, Swatch>();
   private readonly cards = new Map<
     Fill,
@@ -126,6 +140,7 @@ export class Fills {
   private paintAll(): void {
     this.looks.renew();
     this.places().forEach((place) => this.listener(place));
+    [...this.fillOfOther.keys()].filter(isShadow).forEach((place) => this.listener(place));
     this.painted.set(this.painted.get() + 1);
   }
 
@@ -133,7 +148,7 @@ export class Fills {
     return this.fillOfCell.length;
   }
 
-  /** All cells, then all strokes. */
+  /** All cells, then all strokes, but no shadows. */
   places(): number[] {
     return [...this.fillOfCell.keys(), ...this.strokes()];
   }
@@ -153,6 +168,7 @@ export class Fills {
     this.layer = layer;
     this.fillOfCell = new Array<Fill>(cellCount).fill(NO_FILL);
     this.fillOfStroke = new Array<Fill>(strokeCount).fill(NO_FILL);
+    this.fillOfOther.clear();
     this.inked.set(0);
     this.looks.clear();
     this.filled.set(0);
@@ -172,7 +188,10 @@ export class Fills {
     for (const [fill, places] of Object.entries(state.fills)) {
       places.forEach((place) => wanted.set(place, fill));
     }
-    this.places().forEach((place) => this.set(place, wanted.get(place) ?? NO_FILL));
+    const others = [...wanted.keys()].filter((place) => !isCell(place) && !isStroke(place));
+    [...this.places(), ...new Set([...others, ...this.fillOfOther.keys()])].forEach((place) =>
+      this.set(place, wanted.get(place) ?? NO_FILL),
+    );
   }
 
   /** By cell; not to be changed. */
@@ -181,12 +200,19 @@ export class Fills {
   }
 
   of(place: number): Fill {
-    return (isStroke(place) ? this.fillOfStroke[strokeOf(place)] : this.fillOfCell[place]) ?? NO_FILL;
+    const fill = isCell(place)
+      ? this.fillOfCell[place]
+      : isStroke(place)
+        ? this.fillOfStroke[strokeOf(place)]
+        : this.fillOfOther.get(place);
+    return fill ?? NO_FILL;
   }
 
-  /** The places that take a colour from a swatch. */
+  /** The cells, strokes and shadows that take a colour from a swatch. */
   using(swatch: Fill): number[] {
-    return this.places().filter((place) => swatchesOf(this.of(place)).includes(swatch));
+    return [...this.places(), ...this.fillOfOther.keys()].filter((place) =>
+      swatchesOf(this.of(place)).includes(swatch),
+    );
   }
 
   /** What laying one swatch wherever another is worn, in whatever kind of fill, would lay. */
@@ -215,6 +241,34 @@ export class Fills {
     return places.filter((place) => this.of(place) === fill);
   }
 
+  /** What is said of the widths of strokes, by their numbers; those that are as they were drawn are left out. */
+  widths(): Map<number, Fill> {
+    const widths = [...this.fillOfOther].filter(([place, fill]) => isWidth(place) && fill !== NO_FILL);
+    return new Map(widths.map(([place, fill]) => [strokeOfWidth(place), fill]));
+  }
+
+  /** The cells that wear something. */
+  filledCells(): number[] {
+    return [...this.fillOfCell.keys()].filter((cell) => this.of(cell) !== NO_FILL);
+  }
+
+  /** The colour of the swatch that a shadow wears, packed; below 0: none. */
+  shadowColour(shadow: number): number {
+    const worn = this.worn(placeOfShadow(shadow));
+    return worn[3] === 0 ? -1 : packed(worn) & 0xffffff;
+  }
+
+  /** The shadows that wear each fill, by their numbers. */
+  shadows(): Map<Fill, number[]> {
+    const shadows = new Map<Fill, number[]>();
+    this.fillOfOther.forEach((fill, place) => {
+      if (isShadow(place) && fill !== NO_FILL) {
+        shadows.set(fill, [...(shadows.get(fill) ?? []), shadowOf(place)]);
+      }
+    });
+    return shadows;
+  }
+
   /** What each stroke wears, by its number. */
   get ofInk(): readonly Fill[] {
     return this.fillOfStroke;
@@ -225,15 +279,24 @@ export class Fills {
     if (before === fill) {
       return;
     }
-    if (isStroke(place)) {
+    if (isWidth(place)) {
+      this.fillOfOther.set(place, fill);
+      this.widened.set(this.widened.get() + 1);
+      return;
+    }
+    if (isShadow(place)) {
+      this.fillOfOther.set(place, fill);
+    } else if (isStroke(place)) {
       this.fillOfStroke[strokeOf(place)] = fill;
     } else {
       this.fillOfCell[place] = fill;
     }
     this.looks.take(fill);
     this.looks.drop(before);
-    const count = isStroke(place) ? this.inked : this.filled;
-    count.set(count.get() + Number(fill !== NO_FILL) - Number(before !== NO_FILL));
+    if (!isShadow(place)) {
+      const count = isStroke(place) ? this.inked : this.filled;
+      count.set(count.get() + Number(fill !== NO_FILL) - Number(before !== NO_FILL));
+    }
     this.listener(place);
     this.painted.set(this.painted.get() + 1);
   }
@@ -281,6 +344,16 @@ export class Fills {
       return this.shownAs(cell);
     }
     const colour = this.hidden.has(cell) ? CLEAR : this.worn(cell);
+    return this.eyes ? this.eyes(colour) : colour;
+  }
+
+  /** What a cell wears as others lay something over it; undefined while cells show colours that have nothing to do with their fills. */
+  underneath(cell: number): Rgba | undefined {
+    return this.shownAs ? undefined : this.hidden.has(cell) ? CLEAR : this.worn(cell);
+  }
+
+  /** A colour as it is looked at. */
+  seen(colour: Rgba): Rgba {
     return this.eyes ? this.eyes(colour) : colour;
   }
 
@@ -337,12 +410,19 @@ export class Fills {
       return (number === undefined ? this.looks.look(made) : this.looks.all[number]!).mean;
     }
     const colour = this.shown(made.swatch);
+    if (colour && made.tone < 100) {
+      return unpacked(FillLook.of(fill, [made.swatch], [hexOf(colour)]).mean());
+    }
     return colour ? [colour[0], colour[1], colour[2], Math.round((255 * made.opacity) / 100)] : CLEAR;
   }
 
   /** A fill, as drawn, as a background of the style sheet's language, for small pictures of it. */
   css(fill: Fill): string {
     const made = madeOf(fill);
+    if (made?.kind === "flat" && made.tone < 100) {
+      const colour = hexOf(this.tried.get(made.swatch) ?? this.colours.get(made.swatch) ?? CLEAR);
+      return hexOf(unpacked(FillLook.of(fill, [made.swatch], [colour]).mean()));
+    }
     if (!made || made.kind === "flat") {
       const swatch = made?.swatch ?? fill;
       return fill === NO_FILL
@@ -379,6 +459,9 @@ export class Fills {
     }
     switch (made.kind) {
       case "flat":
+        if (made.tone < 100) {
+          return `${name(made.swatch)}, ${made.tone} % tone`;
+        }
         return made.opacity === 100
           ? (this.swatches.get(fill)?.name ?? "No fill")
           : `${name(made.swatch)} at ${made.opacity} %`;

@@ -27,6 +27,8 @@ export class Looks {
   /** By number; undefined where a number is free. */
   readonly all: (Look | undefined)[] = [];
   private readonly worn = new Map<Fill, { number: number; cells: number }>();
+  private readonly derived = new Map<number, number>();
+  private isTold = false;
 
   /** @param colourOf what a swatch shows now; undefined if there is no such swatch */
   constructor(private readonly colourOf: (swatch: Fill) => Rgba | undefined) {}
@@ -34,6 +36,41 @@ export class Looks {
   /** The number of a fill of several colours; undefined for all others. */
   numberOf(fill: Fill): number | undefined {
     return this.worn.get(fill)?.number;
+  }
+
+  /** A look that something makes of another one, known by a key of its own; returns its number. */
+  derive(key: number, from: number, over: (colours: readonly number[]) => ArrayLike<number>): number {
+    const look = this.all[from]!;
+    const mixed = (colours: Uint8Array | Rgba) => Array.from(over(packedAll(colours)), unpacked);
+    const known = this.derived.get(key);
+    const free = this.all.indexOf(undefined);
+    const number = known ?? (free < 0 ? this.all.length : free);
+    this.derived.set(key, number);
+    const [mean] = mixed(look.mean);
+    const colours = Uint8Array.from(mixed(look.colours).flat());
+    this.all[number] = { made: look.made, colours, mean: mean!, at: () => mean! };
+    this.tell();
+    return number;
+  }
+
+  /** Gives up what was derived under a key. */
+  underive(key: number): void {
+    const number = this.derived.get(key);
+    if (number !== undefined) {
+      this.all[number] = undefined;
+      this.derived.delete(key);
+    }
+  }
+
+  private tell(): void {
+    // Many are derived at a time: all are learned at once.
+    if (!this.isTold) {
+      this.isTold = true;
+      queueMicrotask(() => {
+        this.isTold = false;
+        this.changed.set(this.changed.get() + 1);
+      });
+    }
   }
 
   /** A cell begins to wear a fill. */
@@ -62,6 +99,7 @@ export class Looks {
 
   clear(): void {
     this.worn.clear();
+    this.derived.clear();
     this.all.length = 0;
   }
 
@@ -96,7 +134,17 @@ export class Looks {
   }
 }
 
-function unpacked(argb: number): Rgba {
+export function packed([red, green, blue, opacity]: Rgba): number {
+  return (opacity << 24) | (red << 16) | (green << 8) | blue;
+}
+
+function packedAll(bytes: ArrayLike<number>): number[] {
+  return Array.from({ length: bytes.length / 4 }, (_, i) =>
+    packed([bytes[4 * i]!, bytes[4 * i + 1]!, bytes[4 * i + 2]!, bytes[4 * i + 3]!]),
+  );
+}
+
+export function unpacked(argb: number): Rgba {
   return [(argb >> 16) & 255, (argb >> 8) & 255, argb & 255, argb >>> 24];
 }
 

@@ -34,6 +34,8 @@ export interface Pattern {
 export interface Flat {
   readonly kind: "flat";
   readonly opacity: number;
+  /** Percent of the swatch, the rest being white; 100 unless it is a tone. */
+  readonly tone: number;
   readonly swatch: Fill;
 }
 
@@ -60,7 +62,9 @@ function takenApart(fill: Fill): Made | undefined {
   const [x1, y1, x2, y2] = span as unknown as [number, number, number, number];
   switch (kind) {
     case "flat":
-      return { kind, opacity, swatch: swatches[0]! };
+      return { kind, opacity, tone: 100, swatch: swatches[0]! };
+    case "tone":
+      return { kind: "flat", opacity: 100, tone: opacity, swatch: swatches[0]! };
     case "linear":
     case "radial":
       return {
@@ -79,7 +83,8 @@ function takenApart(fill: Fill): Made | undefined {
 /** The text of a fill, letter for letter as the server writes it. */
 export function textOf(made: Made): Fill {
   if (made.kind === "flat") {
-    return FillTexts.flat(made.opacity, made.swatch);
+    const flat = FillTexts.flat(made.opacity, made.swatch);
+    return made.opacity === 100 ? FillTexts.toned(flat, (made.tone - 100) / 10) : flat;
   }
   const { x1, y1, x2, y2 } = made.span;
   const span = [x1, y1, x2, y2].map(Math.round);

@@ -9,6 +9,7 @@ import type { SmallPicture } from "../view/small-picture";
 import type { Fills } from "./fills";
 import { fetchCellMap, fetchCells, fetchInk, hasShortNumbers, putInto, type InkPlane } from "./planes";
 import type { Regions } from "./regions";
+import type { Shadows } from "./shadows";
 import type { DeskState, LayerState } from "./state";
 import type { Work } from "./work";
 
@@ -31,6 +32,7 @@ export class NewCells {
     private readonly hand: Hand,
     private readonly small: SmallPicture,
     private readonly strokes: InkStrokes,
+    private readonly shadows: Shadows,
   ) {}
 
   /**
@@ -107,8 +109,9 @@ export class NewCells {
     this.fills.become(layer.id, layer.cellCount, layer.strokes?.count ?? 0);
     this.regions.become(map, layer);
     this.work.takeOver(state);
+    this.shadows.take(layer.shadows);
     this.strokes.become(layer);
-    this.small.show(smallCells, smallInk, layer.widthPx);
+    this.small.show(smallCells, smallInk, this.regions.map);
     this.becameOthers.set(this.becameOthers.get() + 1);
   }
 
@@ -132,6 +135,7 @@ export class NewCells {
     this.fills.grow(id, patch.layer.count());
     worn.forEach(({ fill, parts }) => parts.forEach((part) => this.fills.set(part, fill)));
     this.regions.become(map, this.present);
+    this.shadows.split(patch.split);
     performance.mark("new cells");
   }
 
@@ -143,6 +147,7 @@ export class NewCells {
     ]);
     this.present = layer;
     this.work.takeOver(state);
-    this.small.show(smallCells, smallInk, layer.widthPx);
+    this.shadows.take(layer.shadows);
+    this.small.show(smallCells, smallInk, this.regions.map);
   }
 }

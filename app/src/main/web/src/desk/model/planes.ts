@@ -1,4 +1,4 @@
-import { Layer, Plane, type PlaneBox } from "rules";
+import { Layer, Plane, SheetShadows, type PlaneBox } from "rules";
 import { Refusal } from "../../shared/http";
 
 /** How much ink lies on each pixel, 0 to 255, row by row. */
@@ -23,7 +23,6 @@ export interface CellMap {
 }
 
 const INK_START_BYTES = 16;
-const MOST_SHORT = 65536;
 
 export async function fetchInk(path: string): Promise<InkPlane> {
   const sent = await fetchBytes(path);
@@ -76,9 +75,9 @@ function laidOut(plane: Plane, cellCount: number): CellPlane {
   return { width, height, numbers };
 }
 
-/** Whether the numbers of so many cells are kept in two bytes each. */
+/** Whether the numbers of so many cells, and of what shadows cut them into, are kept in two bytes each. */
 export function hasShortNumbers(cellCount: number): boolean {
-  return cellCount <= MOST_SHORT;
+  return SheetShadows.keepsToTwoBytes(cellCount);
 }
 
 /** Puts boxes into a plane. */

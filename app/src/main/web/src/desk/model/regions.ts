@@ -206,6 +206,11 @@ export class Regions {
   }
 
   /** The cells inside an outline made of cells. */
+  /** The cells of the region that most of some places lie in, of a filled one if there is any. @param worn by cell; 0: nothing */
+  mostOf(cells: readonly number[], worn: Int32Array): Int32Array {
+    return this.rules.mostOf(cells, worn);
+  }
+
   enclosed(outline: readonly number[]): number[] {
     return [...this.rules.enclosed(outline)];
   }

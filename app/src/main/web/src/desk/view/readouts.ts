@@ -60,6 +60,9 @@ export function showHelp(hand: Hand): void {
     if (hand.lining.get()) {
       return "Click ink or sweep over it. Alt: black again. Shift: all ink of that colour.";
     }
+    if (hand.shading.get()) {
+      return "Draw around what is to be in shadow, or click point by point. A click on a shadow opens it.";
+    }
     if (hand.gathering.get()) {
       return "Click regions or sweep over them to gather them; then fill them all at once.";
     }
@@ -74,8 +77,10 @@ export function showHelp(hand: Hand): void {
   const showTool = () => {
     hint.textContent = resting();
     const [sampling, damming, gathering] = [hand.sampling.get(), hand.damming.get(), hand.gathering.get()];
-    const lining = hand.lining.get();
-    byId("tool-fill").setAttribute("aria-pressed", String(!sampling && !damming && !gathering && !lining));
+    const [lining, shading] = [hand.lining.get(), hand.shading.get()];
+    const isOther = sampling || damming || gathering || lining || shading;
+    byId("tool-fill").setAttribute("aria-pressed", String(!isOther));
+    byId("tool-shadow").setAttribute("aria-pressed", String(shading));
     byId("tool-line").setAttribute("aria-pressed", String(lining));
     byId("tool-gather").setAttribute("aria-pressed", String(gathering));
     byId("tool-sample").setAttribute("aria-pressed", String(sampling));
@@ -85,11 +90,13 @@ export function showHelp(hand: Hand): void {
   hand.damming.subscribe(showTool);
   hand.gathering.subscribe(showTool);
   hand.lining.subscribe(showTool);
+  hand.shading.subscribe(showTool);
   byId("tool-fill").addEventListener("click", () => hand.takeTool("fill"));
   byId("tool-sample").addEventListener("click", () => hand.takeTool("sample"));
   byId("tool-gather").addEventListener("click", () => hand.takeTool("gather"));
   byId("tool-dam").addEventListener("click", () => hand.takeTool("dam"));
   byId("tool-line").addEventListener("click", () => hand.takeTool("line"));
+  byId("tool-shadow").addEventListener("click", () => hand.takeTool("shadow"));
 }
 
 export function showDelivery(work: Work): void {

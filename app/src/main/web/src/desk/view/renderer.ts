@@ -82,6 +82,11 @@ export class Renderer {
     this.strokes = new StrokeTextures(this.gl, this.tiles, sheet, plane);
   }
 
+  /** Shows other ink, of the same size. */
+  showInk(ink: InkPlane): void {
+    this.tiles.forEach((tile) => tile.showInk(ink));
+  }
+
   /** Shows all ink black. */
   dropStrokes(): void {
     this.tiles.forEach((tile) => {

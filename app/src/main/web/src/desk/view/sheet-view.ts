@@ -1,11 +1,14 @@
 import type { Fills } from "../model/fills";
-import { cellsAmong, isStroke, strokeOf, strokesAmong } from "../model/places";
+import { packed, unpacked, type Rgba } from "../model/looks";
+import { cellsAmong, isShadow, isStroke, shadowOf, strokeOf, strokesAmong } from "../model/places";
 import type { CellMap, InkPlane, StrokePlane } from "../model/planes";
+import type { Shadow } from "../model/shadows";
 import { Camera, type Point } from "./camera";
 import type { MotifPictures } from "./motif-pictures";
 import type { Passes } from "./passes";
 import type { Box } from "./tiles";
 import { Renderer, type Looking, type Ripple } from "./renderer";
+import { ShadowedCells, type Around } from "./shadowed-cells";
 
 const RIPPLE_MS = 180;
 const RIPPLE_PX = 90;
@@ -28,6 +31,11 @@ export class SheetView {
   /** Done when the sheet has been drawn once. */
   readonly firstPicture = new Promise<void>((resolve) => (this.showFirst = resolve));
   private readonly moved: (() => void)[] = [];
+  private shadowed: ShadowedCells;
+  private shadows: readonly Shadow[] = [];
+  /** Pieces from this number on have no colours yet. */
+  private painted = 0;
+  private around: Around | undefined;
 
   constructor(
     passes: Passes,
@@ -39,12 +47,16 @@ export class SheetView {
     this.canvas = passes.canvas;
     this.camera = new Camera(map.plane);
     this.renderer = new Renderer(passes, map.plane, ink, map.layer.count(), map.layer.strokePx());
+    this.shadowed = new ShadowedCells(map.plane, map.layer, 1);
     fills.onChange((place) => {
       if (isStroke(place)) {
-        this.showInk(place);
+        this.showStroke(place);
+      } else if (isShadow(place)) {
+        this.shadowed.cellsUnder(shadowOf(place)).forEach((cell) => this.showPieces(cell));
       } else {
         this.renderer.setColour(place, fills.colourOf(place));
         this.renderer.setLook(place, fills.lookOf(place));
+        this.showPieces(place);
       }
       this.draw();
     });
@@ -64,13 +76,75 @@ export class SheetView {
   /** Begins to show the colours of ink, with strokes that may be others than before. */
   showStrokes(plane: StrokePlane): void {
     this.renderer.showStrokes(this.map.plane, plane);
-    this.fills.strokes().forEach((place) => this.showInk(place));
+    this.fills.strokes().forEach((place) => this.showStroke(place));
     this.draw();
   }
 
-  private showInk(place: number): void {
+  private showStroke(place: number): void {
     const isWorn = this.fills.worn(place)[3] > 0;
     this.renderer.setInkColour(strokeOf(place), this.fills.inkColourOf(place), isWorn);
+  }
+
+  /** Lays shadows and rims over the cells, in the place of those before; also when what they follow from is another. */
+  showShadows(shadows: readonly Shadow[], around: Around): void {
+    const before = this.shadows;
+    this.shadows = shadows;
+    this.around = around;
+    const boxes = this.shadowed.lay(shadows, around);
+    if (boxes.length > 0) {
+      this.renderer.patch(this.shadowed.plane, this.shadowed.count, boxes);
+    }
+    const faces = new Map(before.map((each) => [each.number, faceOf(each)]));
+    const others = shadows.filter((each) => faces.get(each.number) !== faceOf(each));
+    const cells = new Set(others.flatMap(({ number }) => this.shadowed.cellsUnder(number)));
+    for (let piece = Math.max(this.painted, this.shadowed.first); piece < this.shadowed.count; piece++) {
+      cells.add(this.shadowed.root(piece));
+    }
+    this.painted = this.shadowed.count;
+    cells.forEach((cell) => this.showPieces(cell));
+    this.draw();
+  }
+
+  /** The cells that a shadow is seen on. */
+  cellsUnderShadow(shadow: number): number[] {
+    return this.shadowed.cellsUnder(shadow);
+  }
+
+  /** Whether there are more shadows than can be shown. */
+  get areTooManyShadows(): boolean {
+    return this.shadowed.isFull;
+  }
+
+  private showPieces(cell: number): void {
+    const pieces = this.shadowed.piecesOf(cell);
+    if (pieces.length === 0) {
+      return;
+    }
+    const own = this.fills.underneath(cell);
+    const look = this.fills.lookOf(cell);
+    const shown = new Map<number, Rgba>([[cell, own ?? this.fills.colourOf(cell)]]);
+    const looks = new Map([[cell, look]]);
+    for (const piece of pieces) {
+      const under = this.shadowed.under(piece);
+      const wearing = this.fills.shadowColour(this.shadowed.topmost(piece));
+      const over = (colours: ArrayLike<number>) => this.shadowed.over(piece, colours, wearing);
+      const colour = own ? unpacked(over([packed(shown.get(under)!)])[0]!) : shown.get(under)!;
+      shown.set(piece, colour);
+      this.renderer.setColour(piece, own ? this.fills.seen(colour) : colour);
+      const underLook = looks.get(under);
+      if (underLook === undefined) {
+        this.fills.looks.underive(piece);
+      } else {
+        looks.set(piece, this.fills.looks.derive(piece, underLook, over));
+      }
+      this.renderer.setLook(piece, looks.get(piece));
+    }
+  }
+
+  /** Shows other ink than the one that the layer has, of the same size. */
+  showInk(ink: InkPlane): void {
+    this.renderer.showInk(ink);
+    this.draw();
   }
 
   /** Shows all ink black: there are no strokes any more. */
@@ -100,14 +174,25 @@ export class SheetView {
   /** Goes on with other cells; their colours come with their fills. @param ink only if it is another too, of the same size */
   become(map: CellMap, ink?: InkPlane): void {
     this.map = map;
+    this.shadowed = new ShadowedCells(map.plane, map.layer, 1);
+    this.painted = 0;
     this.renderer.become(map.plane, map.layer.count(), map.layer.strokePx(), ink);
+    this.shadows = [];
     this.draw();
   }
 
   /** Goes on with more cells, which differ in some boxes alone. */
   patch(map: CellMap, boxes: readonly Box[]): void {
     this.map = map;
-    this.renderer.patch(map.plane, map.layer.count(), boxes);
+    const [before, around] = [this.shadowed, this.around];
+    let changed = boxes;
+    if (around && !before.grow(map.layer, boxes, this.shadows, around)) {
+      // No numbers are left below those of the pieces: they begin anew.
+      this.shadowed = new ShadowedCells(map.plane, map.layer, 1);
+      this.painted = 0;
+      changed = [...boxes, ...before.boxes, ...this.shadowed.lay(this.shadows, around)];
+    }
+    this.renderer.patch(this.shadowed.plane, this.shadowed.count, changed);
     this.draw();
   }
 
@@ -126,14 +211,14 @@ export class SheetView {
 
   /** Outlines these cells as the ones pointed at. */
   point(cells: readonly number[]): void {
-    this.renderer.point(cells, this.boxOf(cells));
+    this.renderer.point(this.shadowed.withPieces(cells), this.boxOf(cells));
     this.draw();
   }
 
   /** Shows cells and strokes as gathered. */
   gather(places: readonly number[]): void {
     const cells = cellsAmong(places);
-    this.renderer.gather(cells, this.boxOf(cells));
+    this.renderer.gather(this.shadowed.withPieces(cells), this.boxOf(cells));
     this.renderer.gatherStrokes(strokesAmong(places));
     this.draw();
   }
@@ -142,14 +227,15 @@ export class SheetView {
   light(places: readonly number[] | undefined): void {
     const cells = cellsAmong(places ?? []);
     const strokes = strokesAmong(places ?? []);
-    this.renderer.light(places && (cells.length > 0 || strokes.length === 0) ? cells : undefined);
+    const lit = places && (cells.length > 0 || strokes.length === 0);
+    this.renderer.light(lit ? this.shadowed.withPieces(cells) : undefined);
     this.renderer.meanStrokes(strokes);
     this.draw();
   }
 
   startRipple(cells: readonly number[], screen: Point): void {
     if (!this.calm.matches) {
-      this.renderer.ripple(cells, this.boxOf(cells));
+      this.renderer.ripple(this.shadowed.withPieces(cells), this.boxOf(cells));
       this.ripple = { at: this.camera.toSheet(screen), startMs: performance.now() };
       this.draw();
     }
@@ -304,4 +390,9 @@ export class SheetView {
       strength: 0.7 * (1 - part),
     };
   }
+}
+
+/** What of a shadow its colour follows from, beside what it wears and where it lies. */
+function faceOf({ mode, darker, strength, form }: Shadow): string {
+  return `${mode} ${darker} ${strength} ${form.split(" ")[0]}`;
 }

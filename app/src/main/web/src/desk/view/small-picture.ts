@@ -1,13 +1,17 @@
 import { oncePerFrame } from "../../shared/frames";
 import type { InkStrokes } from "../lines/ink-strokes";
 import type { Fills } from "../model/fills";
-import { putInked } from "../model/looks";
-import type { CellPlane, InkPlane } from "../model/planes";
+import type { Groups } from "../ledger/groups";
+import { packed, putInked, unpacked, type Rgba } from "../model/looks";
+import type { CellMap, CellPlane, InkPlane } from "../model/planes";
+import type { Shadows } from "../model/shadows";
+import { ShadowedCells } from "./shadowed-cells";
 
 /** The present sheet's small picture, in the strip and on the map, painted again as it is filled. */
 export class SmallPicture {
   private cells: CellPlane | undefined;
   private ink: InkPlane | undefined;
+  private shadowed: ShadowedCells | undefined;
   private sheetWidth = 1;
   private readonly paintSoon = oncePerFrame(() => this.paint());
 
@@ -15,14 +19,18 @@ export class SmallPicture {
     private readonly canvases: HTMLCanvasElement[],
     private readonly fills: Fills,
     private readonly strokes: InkStrokes,
+    private readonly shadows: Shadows,
+    private readonly groups: Groups,
   ) {
+    shadows.changed.listen(this.paintSoon);
     fills.painted.listen(this.paintSoon);
     strokes.changed.listen(this.paintSoon);
   }
 
-  /** @param sheetWidth in sheet pixels */
-  show(cells: CellPlane, ink: InkPlane, sheetWidth: number): void {
-    this.sheetWidth = sheetWidth;
+  /** @param map of the sheet */
+  show(cells: CellPlane, ink: InkPlane, map: CellMap): void {
+    this.sheetWidth = map.plane.width;
+    this.shadowed = new ShadowedCells(cells, map.layer, cells.width / map.plane.width);
     this.cells = cells;
     this.ink = ink;
     for (const canvas of this.canvases) {
@@ -32,8 +40,13 @@ export class SmallPicture {
     this.paintSoon();
   }
 
+  private through(piece: number, colour: Rgba): Rgba {
+    const wearing = (shadow: number) => this.fills.shadowColour(shadow);
+    return unpacked(this.shadowed!.through(piece, packed(colour), wearing));
+  }
+
   private paint(): void {
-    if (!this.cells || !this.ink) {
+    if (!this.cells || !this.ink || !this.shadowed) {
       return;
     }
     const full = document.createElement("canvas");
@@ -42,14 +55,21 @@ export class SmallPicture {
     const context = full.getContext("2d")!;
     const image = context.createImageData(full.width, full.height);
     const { data } = image;
+    this.shadowed.lay(this.shadows.shown, {
+      groups: this.groups.rules,
+      filledCells: () => this.fills.filledCells(),
+    });
     const { numbers } = this.cells;
+    const pieces = this.shadowed.plane.numbers;
     const { density } = this.ink;
     const step = this.sheetWidth / full.width;
     for (let i = 0; i < numbers.length; i++) {
       const [x, y] = [i % full.width, Math.floor(i / full.width)];
       const [sheetX, sheetY] = [(x + 0.5) * step, (y + 0.5) * step];
       const ink = this.strokes.colourAt(Math.floor(sheetX), Math.floor(sheetY), density[i]!);
-      putInked(data, 4 * i, this.fills.wornAt(numbers[i]!, sheetX, sheetY), ink);
+      const worn = this.fills.wornAt(numbers[i]!, sheetX, sheetY);
+      const shown = this.shadowed.isPiece(pieces[i]!) ? this.through(pieces[i]!, worn) : worn;
+      putInked(data, 4 * i, shown, ink);
     }
     context.putImageData(image, 0, 0);
     for (const canvas of this.canvases) {

@@ -37,9 +37,13 @@ export class Tile {
     this.gl.deleteTexture(this.cells);
     this.cells = cellTexture(this.gl, cells, this.box);
     if (ink) {
-      this.gl.deleteTexture(this.ink);
-      this.ink = inkTexture(this.gl, ink, this.box);
+      this.showInk(ink);
     }
+  }
+
+  showInk(ink: InkPlane): void {
+    this.gl.deleteTexture(this.ink);
+    this.ink = inkTexture(this.gl, ink, this.box);
   }
 
   /** Takes over cells that differ in a box alone. */

@@ -24,6 +24,7 @@ import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
 import stillpond.core.check.Finding;
+import stillpond.core.colour.Oklab;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Paint;
 import stillpond.core.palette.PaletteEdit;
@@ -156,6 +157,32 @@ class FillKindsJourneyTest {
         page.locator("#kinds-lay").click();
         desk.expectSaved();
         assertThat(lostStops()).isEmpty();
+    }
+
+    @Test
+    void aPalerToneOfASwatchIsTakenByKeysAndFollowsIt() {
+        desk.take("Coat");
+        for (int i = 0; i < 3; i++) {
+            desk.press("Shift+Comma");
+        }
+        assertThat(page.locator("#present .held-name")).hasText("Coat, 70 % tone");
+        desk.click(800, 1000);
+        desk.expectSaved();
+        int coat = lightness(0x2f6f5e);
+        assertThat(lightness(desk.export("Flats as PNG").getRGB(800, 1000)))
+                .isBetween((7 * coat + 300) / 10 - 2, (7 * coat + 300) / 10 + 2);
+
+        edit(new PaletteEdit.Change(work.coat().painted(new Paint.Process(Srgb.ofHex("#8a4a7a")))));
+        int plum = lightness(0x8a4a7a);
+        BufferedImage flats = desk.export("Flats as PNG");
+        assertThat(lightness(flats.getRGB(800, 1000))).isBetween((7 * plum + 300) / 10 - 2, (7 * plum + 300) / 10 + 2);
+        assertThat(flats.getRGB(800, 1000) >>> 24).isEqualTo(255);
+        page.waitForCondition(() -> near(desk.shown(800, 1000), flats.getRGB(800, 1000)));
+    }
+
+    /** In hundredths of OKLab. */
+    private static int lightness(int rgb) {
+        return (int) Math.round(100 * Oklab.of(Srgb.ofPacked(rgb & 0xffffff)).lightness());
     }
 
     private void edit(PaletteEdit edit) {

@@ -88,13 +88,59 @@ class LineColourTest {
             assertThat(make(Fill.ofText(text), stroke(0)))
                     .isInstanceOfSatisfying(
                             ChangeOutcome.Refused.class,
-                            refused -> assertThat(refused.reason()).startsWith("Ink wears one swatch"));
+                            refused -> assertThat(refused.reason()).startsWith("Ink and shadows wear one swatch"));
         }
         int strokes = layer().strokes().count();
         assertThat(make(Fill.flat(work.coat().id()), Places.ofStroke(strokes)))
                 .isInstanceOfSatisfying(
                         ChangeOutcome.Refused.class,
                         refused -> assertThat(refused.reason()).contains("no such region or stroke"));
+    }
+
+    /** Lines are 30 pixels wide. */
+    @Test
+    void inkIsShownWiderOrNarrowerAndStaysAsItWasDrawn() {
+        assertThat(composed().getRGB(175, 1000)).isEqualTo(0xffffffff);
+        String ink = layer().ink();
+        String small = visitor.get(work.address(sheet) + "/small.png")
+                .headers()
+                .firstValue("ETag")
+                .orElseThrow();
+        int width = Places.ofWidth(Places.stroke(stroke(0)));
+
+        lay(new Fill.Width(10), width);
+        assertThat(composed().getRGB(175, 1000)).isEqualTo(0xff000000);
+        assertThat(composed().getRGB(165, 1000)).isEqualTo(0xffffffff);
+        assertThat(composed().getRGB(1175, 1000)).as("another stroke").isEqualTo(0xffffffff);
+        assertThat(layer().ink()).isEqualTo(ink);
+        assertThat(visitor.get(work.address(sheet) + "/small.png").headers().firstValue("ETag"))
+                .isNotEqualTo(Optional.of(small));
+        lay(Fill.flat(work.coat().id()), stroke(0));
+        assertThat(composed().getRGB(175, 1000)).as("in its colour").isEqualTo(0xff2f6f5e);
+
+        lay(new Fill.Width(-5), width);
+        assertThat(composed().getRGB(190, 1000)).isEqualTo(0xffffffff);
+        assertThat(composed().getRGB(200, 1000)).isEqualTo(0xff2f6f5e);
+
+        pond.bean(Recuts.class).replace(work.project(), sheet.id(), work.account(), Drawings.threeBoxesLower());
+        assertThat(composed().getRGB(190, 1000)).as("on a corrected drawing").isEqualTo(0xffffffff);
+        assertThat(sheets.fills(layer()).ofWidths().filled()).hasSize(1);
+    }
+
+    @Test
+    void onlyInkHasAWidthAndAWidthIsNoColour() {
+        int cell = 0;
+        int width = Places.ofWidth(Places.stroke(stroke(0)));
+        assertThat(make(new Fill.Width(3), cell)).isInstanceOf(ChangeOutcome.Refused.class);
+        assertThat(make(new Fill.Width(3), stroke(0))).isInstanceOf(ChangeOutcome.Refused.class);
+        assertThat(make(Fill.flat(work.coat().id()), width)).isInstanceOf(ChangeOutcome.Refused.class);
+        assertThat(make(new Fill.Width(3), Places.ofWidth(99_999))).isInstanceOf(ChangeOutcome.Refused.class);
+        HttpResponse<String> tooWide = visitor.post(
+                work.address(sheet) + "/changes",
+                "[{\"kind\":\"lay\",\"id\":\"" + UUID.randomUUID() + "\",\"layer\":\"" + layer().id()
+                        + "\",\"fills\":{\"width 90\":[" + width + "]}}]");
+        assertThat(tooWide.statusCode()).isEqualTo(400);
+        assertThat(tooWide.body()).contains("up to 20 wider");
     }
 
     @Test

@@ -48,8 +48,7 @@ class LinesJourneyTest {
     /** Two boxes side by side; the left one wears the coat, the right one the scarf. */
     @BeforeEach
     void open() {
-        Sheet sheet = work.bring(Drawings.svg("""
-                <g fill="none" stroke="#000" stroke-width="8"><path d="M40 60H360V340H40ZM200 60V340"/></g>"""));
+        Sheet sheet = work.bring(Drawings.boxesThatTouch());
         work.lay(sheet, work.coat().id(), 600, 1000);
         work.lay(sheet, work.scarf().id(), 1400, 1000);
         page = browser.signIn(pond, work.person());
@@ -152,6 +151,26 @@ class LinesJourneyTest {
         desk.press("Control+z");
         desk.expectSaved();
         assertThat(exported(WALL)).isEqualTo(BLACK);
+    }
+
+    /** The far side is 40 pixels wide: twice that more are 40 on each side. */
+    @Test
+    void gatheredInkIsShownWiderAndUndone() {
+        At beside = new At(1840, 1000);
+        page.keyboard().down("Control");
+        desk.click(END.x(), END.y());
+        page.keyboard().up("Control");
+        page.locator("#lines-width").fill("20");
+        assertThat(page.locator("#lines-width-said")).hasText("2 wider");
+        desk.expectSaved();
+        page.locator("#gather-letgo").click();
+        expectInk(beside, BLACK);
+        assertThat(exported(beside)).isEqualTo(BLACK);
+        assertThat(exported(new At(1040, 1000))).as("the wall").isEqualTo(SCARF);
+        desk.press("Control+z");
+        desk.expectSaved();
+        assertThat(exported(beside)).isEqualTo(0xffffff);
+        expectInk(beside, 0xffffff);
     }
 
     private void expectInk(At at, int colour) {

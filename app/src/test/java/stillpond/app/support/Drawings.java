@@ -32,6 +32,12 @@ public final class Drawings {
                 .getBytes(StandardCharsets.UTF_8);
     }
 
+    /** Two boxes that share a wall, with lines 40 pixels wide on a sheet of 3000 x 2000. */
+    public static byte[] boxesThatTouch() {
+        return svg("""
+                <g fill="none" stroke="#000" stroke-width="8"><path d="M40 60H360V340H40ZM200 60V340"/></g>""");
+    }
+
     public static byte[] svg(String body) {
         String whole = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 600 400\">" + body + "</svg>";
         return whole.getBytes(StandardCharsets.UTF_8);

@@ -171,7 +171,8 @@ final class Bending {
                             Math.min(1, within / other.area()),
                             Math.log(other.area() / laidArea),
                             distance / Math.sqrt(Math.max(laidArea, other.area())),
-                            shape.unlike(other)));
+                            shape.unlike(other),
+                            pose));
                 }
             }
         }

@@ -47,8 +47,9 @@ public final class Carry {
      * @param from the region of that source that says so
      * @param share of the evidence, 0 to 1
      * @param overlap of that region with the one spoken of, laid over it; 0 to 1
+     * @param pose that lays it over, in pixels of both pages
      */
-    public record Choice(int label, int source, int from, double share, double overlap) {}
+    public record Choice(int label, int source, int from, double share, double overlap, Pose pose) {}
 
     /**
      * A drawing to carry from.
@@ -112,10 +113,11 @@ public final class Carry {
             for (int i = 0; i < candidates.size(); i++) {
                 int from = candidates.get(i).from();
                 double overlap = candidates.get(i).overlap();
+                Pose pose = candidates.get(i).pose().onPages(source.drawing().pixelPx(), to.pixelPx());
                 double share = evidence.trust() * agreement.share(region, i);
                 source.weights(from)
                         .forEach((label, weight) -> own.merge(
-                                label, new Choice(label, number, from, share * weight, overlap), Carry::adding));
+                                label, new Choice(label, number, from, share * weight, overlap, pose), Carry::adding));
             }
             Map<Integer, Choice> there = byRegion.get(region);
             own.forEach((label, choice) -> there.merge(label, choice, Carry::either));
@@ -124,7 +126,13 @@ public final class Carry {
 
     private static Choice adding(Choice one, Choice other) {
         Choice stronger = other.share() > one.share() ? other : one;
-        return new Choice(one.label(), one.source(), stronger.from(), one.share() + other.share(), stronger.overlap());
+        return new Choice(
+                one.label(),
+                one.source(),
+                stronger.from(),
+                one.share() + other.share(),
+                stronger.overlap(),
+                stronger.pose());
     }
 
     /** Two sources that say the same: both would have to be wrong. */
@@ -135,7 +143,8 @@ public final class Carry {
                 stronger.source(),
                 stronger.from(),
                 1 - (1 - one.share()) * (1 - other.share()),
-                stronger.overlap());
+                stronger.overlap(),
+                stronger.pose());
     }
 
     /** @param trust how far what they say is believed, 0 to 1 */

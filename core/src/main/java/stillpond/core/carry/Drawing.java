@@ -27,7 +27,10 @@ public final class Drawing {
     private final List<Map<Integer, Integer>> neighbours;
     private final List<int[]> samples;
 
-    private Drawing(int width, int height, int[] regions, int count, double[][] inner) {
+    private final double pixelPx;
+
+    private Drawing(int width, int height, double pixelPx, int[] regions, int count, double[][] inner) {
+        this.pixelPx = pixelPx;
         this.width = width;
         this.height = height;
         this.regions = regions;
@@ -60,7 +63,12 @@ public final class Drawing {
             }
         }
         map.cells().forEach(cell -> inner[regions.of(cell.number())][3] += cell.areaPx() / (pixelPx * pixelPx));
-        return new Drawing(gridWidth, gridHeight, grid, count, inner);
+        return new Drawing(gridWidth, gridHeight, pixelPx, grid, count, inner);
+    }
+
+    /** How wide a place of the grid is, in pixels of the page. */
+    double pixelPx() {
+        return pixelPx;
     }
 
     int count() {

@@ -8,8 +8,10 @@ package stillpond.core.carry;
  * @param resized natural logarithm of how much larger the second is than the first as laid
  * @param away distance of their places, in sizes of the larger one
  * @param unlike see {@link Shape#unlike}
+ * @param pose that lays the first over the second
  */
-record Pairing(int from, int to, double overlap, double covered, double resized, double away, double unlike) {
+record Pairing(
+        int from, int to, double overlap, double covered, double resized, double away, double unlike, Pose pose) {
 
     /** How well they go together by themselves, as a logit; weights found on made pairs of drawings ({@code ./pond bench carry}). */
     double merit() {

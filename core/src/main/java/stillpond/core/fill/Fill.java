@@ -49,19 +49,29 @@ public sealed interface Fill {
      * @param removed what is worn in the place of each; empty: nothing, which empties a flat fill, while gradients and patterns keep the swatch
      */
     default Fill without(Map<UUID, Optional<UUID>> removed) {
-        boolean isEmptied = this instanceof Flat flat
-                && removed.getOrDefault(flat.swatch(), Optional.of(flat.swatch()))
-                        .isEmpty();
+        boolean isEven = this instanceof Flat || this instanceof Tone;
+        boolean isEmptied = isEven
+                && swatches().stream()
+                        .anyMatch(swatch -> removed.getOrDefault(swatch, Optional.of(swatch))
+                                .isEmpty());
         return isEmptied
                 ? NONE
                 : wearing(swatch ->
                         removed.getOrDefault(swatch, Optional.of(swatch)).orElse(swatch));
     }
 
-    /** Whether ink can wear it: one swatch, wholly, or nothing. */
-    default boolean mayBeOnInk() {
+    /** Whether ink and shadows can wear it: one swatch, wholly, or nothing. */
+    default boolean isOneSwatchOrNone() {
         return this instanceof None
                 || this instanceof Flat flat && flat.opacity().equals(Opacity.FULL);
+    }
+
+    /** Whether it can be worn by a place; see {@link Places}. */
+    default boolean fits(int place) {
+        if (Places.isWidth(place)) {
+            return this instanceof None || this instanceof Width;
+        }
+        return !(this instanceof Width) && (Places.isCell(place) || isOneSwatchOrNone());
     }
 
     /**
@@ -91,6 +101,38 @@ public sealed interface Fill {
         }
     }
 
+    /**
+     * How much wider ink is shown than it was drawn; worn by the widths of strokes alone.
+     *
+     * @param tenths of the width of a stroke; below 0: narrower
+     */
+    record Width(int tenths) implements Fill {
+
+        public static final int NARROWEST = -8;
+        public static final int WIDEST = 20;
+
+        public Width {
+            if (tenths < NARROWEST || tenths > WIDEST) {
+                throw new Refusal("Ink is shown up to 8 tenths of a stroke narrower, and up to 20 wider.");
+            }
+        }
+
+        @Override
+        public String text() {
+            return "width " + tenths;
+        }
+
+        @Override
+        public List<UUID> swatches() {
+            return List.of();
+        }
+
+        @Override
+        public Fill wearing(UnaryOperator<UUID> instead) {
+            return this;
+        }
+    }
+
     /** One even colour: whatever the swatch is. */
     record Flat(UUID swatch, Opacity opacity) implements Fill {
         @Override
@@ -106,6 +148,49 @@ public sealed interface Fill {
         @Override
         public Fill wearing(UnaryOperator<UUID> instead) {
             return new Flat(instead.apply(swatch), opacity);
+        }
+    }
+
+    /**
+     * A tint: a swatch mixed with white, opaque, as paper shows between the dots of a thinner print.
+     *
+     * @param percent of the swatch, 10 to 90 in tens; at 100 it is {@link Flat}
+     */
+    record Tone(UUID swatch, int percent) implements Fill {
+
+        private static final int STEP = 10;
+
+        public Tone {
+            if (percent < STEP || percent >= 100 || percent % STEP != 0) {
+                throw new Refusal("A tone is 10 to 90 %, in tens.");
+            }
+        }
+
+        @Override
+        public String text() {
+            return "tone " + percent + "% " + swatch;
+        }
+
+        @Override
+        public List<UUID> swatches() {
+            return List.of(swatch);
+        }
+
+        @Override
+        public Fill wearing(UnaryOperator<UUID> instead) {
+            return new Tone(instead.apply(swatch), percent);
+        }
+
+        /** What a swatch is at so many steps of tone more or less; as far as it goes. @param fill one swatch, wholly or in a tone; anything else stays as it is */
+        public static Fill stepped(Fill fill, int steps) {
+            boolean isWhole = fill instanceof Flat flat && flat.opacity().equals(Opacity.FULL);
+            if (!isWhole && !(fill instanceof Tone)) {
+                return fill;
+            }
+            int now = fill instanceof Tone tone ? tone.percent() : 100;
+            int wanted = Math.max(STEP, Math.min(100, now + steps * STEP));
+            UUID worn = fill.swatches().get(0);
+            return wanted == 100 ? Fill.flat(worn) : new Tone(worn, wanted);
         }
     }
 

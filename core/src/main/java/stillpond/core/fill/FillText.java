@@ -49,6 +49,8 @@ final class FillText {
         try {
             return switch (words[0]) {
                 case "none" -> Fill.NONE;
+                case "width" -> new Fill.Width(Integer.parseInt(words[1]));
+                case "tone" -> new Fill.Tone(UUID.fromString(words[2]), percent(words[1]));
                 case "flat" -> new Fill.Flat(UUID.fromString(words[2]), opacity(words[1]));
                 case "linear", "radial" -> gradient(words);
                 case "pattern" -> pattern(words);

@@ -9,9 +9,11 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.function.IntPredicate;
+import java.util.function.IntUnaryOperator;
 import stillpond.core.refusal.Refusal;
 
-/** The fills of a layer's cells and strokes at one moment, by {@link Places place}; what is not in it wears {@link Fill#NONE}. */
+/** The fills of a layer's cells, strokes and shadows at one moment, by {@link Places place}; what is not in it wears {@link Fill#NONE}. */
 public final class Fills {
 
     private final Map<Integer, Fill> fillOfPlace;
@@ -42,26 +44,54 @@ public final class Fills {
     /** Those of cells alone. */
     public Fills ofCells() {
         Map<Integer, Fill> cells = new HashMap<>(fillOfPlace);
-        cells.keySet().removeIf(Places::isStroke);
+        cells.keySet().removeIf(place -> !Places.isCell(place));
         return new Fills(cells);
     }
 
     /** Those of strokes alone, by the numbers of the strokes. */
     public Fills ofStrokes() {
-        Map<Integer, Fill> strokes = new HashMap<>();
+        return among(Places::isStroke, Places::stroke);
+    }
+
+    /** Those of shadows alone, by the numbers of the shadows. */
+    public Fills ofShadows() {
+        return among(Places::isShadow, Places::shadow);
+    }
+
+    /** These, together with what shadows wear. @param shadows by the numbers of the shadows */
+    public Fills withShadows(Fills shadows) {
+        return with(shadows, Places::ofShadow);
+    }
+
+    /** Widths of strokes alone, by the numbers of the strokes. */
+    public Fills ofWidths() {
+        return among(Places::isWidth, Places::strokeOfWidth);
+    }
+
+    /** These, together with widths of strokes. @param widths by the numbers of the strokes */
+    public Fills withWidths(Fills widths) {
+        return with(widths, Places::ofWidth);
+    }
+
+    private Fills among(IntPredicate isMeant, IntUnaryOperator number) {
+        Map<Integer, Fill> meant = new HashMap<>();
         fillOfPlace.forEach((place, fill) -> {
-            if (Places.isStroke(place)) {
-                strokes.put(Places.stroke(place), fill);
+            if (isMeant.test(place)) {
+                meant.put(number.applyAsInt(place), fill);
             }
         });
-        return new Fills(strokes);
+        return new Fills(meant);
+    }
+
+    private Fills with(Fills others, IntUnaryOperator place) {
+        Map<Integer, Fill> all = new HashMap<>(fillOfPlace);
+        others.fillOfPlace.forEach((number, fill) -> all.put(place.applyAsInt(number), fill));
+        return new Fills(all);
     }
 
     /** These of cells, together with what strokes wear. @param strokes by the numbers of the strokes */
     public Fills withStrokes(Fills strokes) {
-        Map<Integer, Fill> all = new HashMap<>(fillOfPlace);
-        strokes.fillOfPlace.forEach((stroke, fill) -> all.put(Places.ofStroke(stroke), fill));
-        return new Fills(all);
+        return with(strokes, Places::ofStroke);
     }
 
     /** The change that lays one fill in some places; those that wear it already are left out. */

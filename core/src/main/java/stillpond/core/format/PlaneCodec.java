@@ -90,6 +90,11 @@ public final class PlaneCodec {
         return gunzip(stored, in -> new CellMap(readPlane(in), readCells(in), readBorders(in)));
     }
 
+    /** A map without its plane. */
+    public static CellGraph decodeGraph(byte[] stored) {
+        return gunzip(stored, in -> readGraph(in, PlaneSink.NONE));
+    }
+
     /** The plane first, then how dense each stroke is where it is solid. */
     public static byte[] encode(StrokeMap map) {
         return gzip(out -> {
@@ -147,10 +152,12 @@ public final class PlaneCodec {
 
     /** Reads a map as it was sent: not zipped any more. */
     public static CellGraph readMap(byte[] sent, PlaneSink sink) {
-        return reading(sent, in -> {
-            Size size = readPlane(in, sink);
-            return new CellGraph(size.widthPx(), size.heightPx(), readCells(in), readBorders(in));
-        });
+        return reading(sent, in -> readGraph(in, sink));
+    }
+
+    private static CellGraph readGraph(NumberReader in, PlaneSink sink) throws IOException {
+        Size size = readPlane(in, sink);
+        return new CellGraph(size.widthPx(), size.heightPx(), readCells(in), readBorders(in));
     }
 
     private static List<Cell> readCells(NumberReader in) throws IOException {

@@ -2,6 +2,8 @@ package stillpond.core.region;
 
 import java.util.BitSet;
 import java.util.List;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 import stillpond.core.gap.Point;
 
 /** Which regions somebody means who points at some of them, or draws around them. */
@@ -44,6 +46,28 @@ public final class Gathered {
             }
         }
         return found.stream().toArray();
+    }
+
+    /**
+     * The cells of the region that most of some places lie in; of one that wears something, if any of them does.
+     *
+     * @param cells those that the places lie in, one for each place
+     */
+    public static int[] mostOf(RegionMap map, int[] cells, IntPredicate isWorn) {
+        int[] counts = new int[map.all().size()];
+        for (int cell : cells) {
+            counts[map.regions().of(cell)]++;
+        }
+        boolean isAnyWorn = IntStream.of(cells).anyMatch(isWorn);
+        int most = -1;
+        for (Region region : map.all()) {
+            boolean isMeant = !isAnyWorn || IntStream.of(region.cells()).anyMatch(isWorn);
+            int count = counts[region.number()];
+            if (isMeant && count > 0 && (most < 0 || count > counts[most])) {
+                most = region.number();
+            }
+        }
+        return most < 0 ? new int[0] : map.get(most).cells().clone();
     }
 
     private static void take(Region region, BitSet found) {

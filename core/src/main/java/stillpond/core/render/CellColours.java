@@ -3,21 +3,34 @@ package stillpond.core.render;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HexFormat;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.StringJoiner;
+import java.util.function.IntUnaryOperator;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.palette.SwatchColours;
+import stillpond.core.shadow.Pieces;
+import stillpond.core.shadow.ShadowColours;
 
 /** The colours that each cell shows, looked up once for all its pixels. */
 public final class CellColours {
 
-    private static final Look NOTHING = (x, y, pixelPx) -> FillColours.CLEAR;
+    private static final Look NOTHING = new Look() {
+        @Override
+        public Look mapped(IntUnaryOperator colours) {
+            return this;
+        }
+
+        @Override
+        public int argbAt(double x, double y, double pixelPx) {
+            return FillColours.CLEAR;
+        }
+    };
 
     private final Look[] looks;
     private final int[] argb;
@@ -67,6 +80,29 @@ public final class CellColours {
         return new CellColours(looks, argb, version, pixelPx);
     }
 
+    /** The colours of cells and of what shadows have made of them, by their numbers. */
+    public CellColours under(Pieces pieces, ShadowColours shadows) {
+        Look[] all = Arrays.copyOf(looks, pieces.count());
+        int[] colours = Arrays.copyOf(argb, pieces.count());
+        for (int piece = argb.length; piece < colours.length; piece++) {
+            int number = piece;
+            int parent = pieces.parent(piece);
+            IntUnaryOperator shaded = colour -> shadows.over(colour, pieces.shadow(number), pieces.level(number));
+            all[piece] = all[parent] == null ? null : all[parent].mapped(shaded);
+            colours[piece] = shaded.applyAsInt(colours[parent]);
+        }
+        return new CellColours(all, colours, version, pixelPx);
+    }
+
+    /** Of what shadows have made of cells alone; the cells themselves are clear. @param cells how many there are */
+    public CellColours ofPiecesAlone(int cells) {
+        Look[] pieces = looks.clone();
+        int[] colours = argb.clone();
+        Arrays.fill(pieces, 0, cells, null);
+        Arrays.fill(colours, 0, cells, FillColours.CLEAR);
+        return new CellColours(pieces, colours, version, pixelPx);
+    }
+
     /** With patterns that show only the colours of their swatches; gradients keep all of theirs. */
     CellColours hardEdged() {
         Look[] hard = new Look[looks.length];
@@ -92,10 +128,12 @@ public final class CellColours {
             return new GradientLook(gradient, colours);
         }
         Fill.Pattern pattern = (Fill.Pattern) fill;
-        List<Srgb> inks = pattern.inks().stream()
-                .flatMap(ink -> colours.colourOf(ink).stream())
-                .toList();
+        boolean isGone =
+                pattern.inks().stream().allMatch(ink -> colours.colourOf(ink).isEmpty());
         Optional<Motif> motif = motifs.find(pattern.motif());
-        return inks.isEmpty() || motif.isEmpty() ? NOTHING : new PatternLook(pattern, motif.get(), inks);
+        return isGone || motif.isEmpty()
+                ? NOTHING
+                : new PatternLook(
+                        pattern, motif.get(), FillColours.of(pattern, colours).argb());
     }
 }

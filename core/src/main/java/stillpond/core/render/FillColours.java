@@ -3,6 +3,7 @@ package stillpond.core.render;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 import stillpond.core.colour.Mixing;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
@@ -19,6 +20,7 @@ public final class FillColours {
     static final int STEPS = 256;
 
     private static final int MOST_INKS = 4;
+    private static final Srgb WHITE = new Srgb(255, 255, 255);
 
     private final Fill fill;
     private final int[] argb;
@@ -36,12 +38,23 @@ public final class FillColours {
         if (fill instanceof Fill.Pattern pattern) {
             return new FillColours(fill, inks(pattern, colours));
         }
+        if (fill instanceof Fill.Tone tone) {
+            int tint = colours.colourOf(tone.swatch())
+                    .map(colour ->
+                            Mixing.mix(WHITE, colour, tone.percent() / 100.0).opaqueArgb())
+                    .orElse(CLEAR);
+            return new FillColours(fill, new int[] {tint});
+        }
         int even = fill instanceof Fill.Flat flat
                 ? colours.colourOf(flat.swatch())
                         .map(colour -> withOpacity(colour, flat.opacity()))
                         .orElse(CLEAR)
                 : CLEAR;
         return new FillColours(fill, new int[] {even});
+    }
+
+    FillColours mapped(IntUnaryOperator colours) {
+        return new FillColours(fill, Arrays.stream(argb).map(colours).toArray());
     }
 
     /** Not to be changed. */

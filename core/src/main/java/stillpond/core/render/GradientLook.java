@@ -1,5 +1,6 @@
 package stillpond.core.render;
 
+import java.util.function.IntUnaryOperator;
 import stillpond.core.fill.Fill;
 import stillpond.core.palette.SwatchColours;
 
@@ -9,11 +10,20 @@ final class GradientLook implements Look {
     private final FillColours colours;
 
     GradientLook(Fill.Gradient gradient, SwatchColours colours) {
-        this.colours = FillColours.of(gradient, colours);
+        this(FillColours.of(gradient, colours));
+    }
+
+    private GradientLook(FillColours colours) {
+        this.colours = colours;
     }
 
     @Override
     public int argbAt(double x, double y, double pixelPx) {
         return colours.argbAt(x, y);
+    }
+
+    @Override
+    public Look mapped(IntUnaryOperator others) {
+        return new GradientLook(colours.mapped(others));
     }
 }

@@ -1,7 +1,12 @@
 package stillpond.core.render;
 
+import java.util.function.IntUnaryOperator;
+
 /** The colour that a fill shows at each place of a sheet, for fills that are not one colour all over. */
 interface Look {
+
+    /** The same with other colours in the place of those that it is made of, as 0xAARRGGBB. */
+    Look mapped(IntUnaryOperator colours);
 
     /**
      * @param x in sheet pixels

@@ -1,7 +1,7 @@
 package stillpond.core.render;
 
-import java.util.List;
-import stillpond.core.colour.Srgb;
+import java.util.Arrays;
+import java.util.function.IntUnaryOperator;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Span;
 
@@ -10,19 +10,25 @@ final class PatternLook implements Look {
 
     private final Fill.Pattern pattern;
     private final Motif motif;
-    private final List<Srgb> colours;
+    private final int[] colours;
     private final boolean isHard;
 
-    /** @param colours one for each colour of the motif, or fewer: then the last one stands for the rest */
-    PatternLook(Fill.Pattern pattern, Motif motif, List<Srgb> colours) {
+    /** @param colours as of {@link FillColours#argb} */
+    PatternLook(Fill.Pattern pattern, Motif motif, int[] colours) {
         this(pattern, motif, colours, false);
     }
 
-    private PatternLook(Fill.Pattern pattern, Motif motif, List<Srgb> colours, boolean isHard) {
+    private PatternLook(Fill.Pattern pattern, Motif motif, int[] colours, boolean isHard) {
         this.pattern = pattern;
         this.motif = motif;
-        this.colours = List.copyOf(colours);
+        this.colours = colours;
         this.isHard = isHard;
+    }
+
+    @Override
+    public Look mapped(IntUnaryOperator others) {
+        return new PatternLook(
+                pattern, motif, Arrays.stream(colours).map(others).toArray(), isHard);
     }
 
     @Override
@@ -45,22 +51,22 @@ final class PatternLook implements Look {
     private int blend(int shares) {
         int[] parts = {0, shares >> 16 & 0xff, shares >> 8 & 0xff, shares & 0xff};
         parts[0] = Math.max(0, 255 - parts[1] - parts[2] - parts[3]);
-        int alpha = Math.round(255 * pattern.opacity().percent() / 100f);
         if (isHard) {
-            return alpha << 24
-                    | colours.get(Math.min(most(parts), colours.size() - 1)).packed();
+            return colours[most(parts)];
         }
         double sum = parts[0] + parts[1] + parts[2] + parts[3];
         double red = 0;
         double green = 0;
         double blue = 0;
         for (int ink = 0; ink < parts.length; ink++) {
-            Srgb colour = colours.get(Math.min(ink, colours.size() - 1));
-            red += parts[ink] / sum * colour.red();
-            green += parts[ink] / sum * colour.green();
-            blue += parts[ink] / sum * colour.blue();
+            red += parts[ink] / sum * (colours[ink] >> 16 & 0xff);
+            green += parts[ink] / sum * (colours[ink] >> 8 & 0xff);
+            blue += parts[ink] / sum * (colours[ink] & 0xff);
         }
-        return alpha << 24 | (int) Math.round(red) << 16 | (int) Math.round(green) << 8 | (int) Math.round(blue);
+        return colours[0] & 0xff000000
+                | (int) Math.round(red) << 16
+                | (int) Math.round(green) << 8
+                | (int) Math.round(blue);
     }
 
     private static int most(int[] parts) {

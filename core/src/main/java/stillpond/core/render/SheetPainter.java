@@ -22,6 +22,11 @@ public final class SheetPainter {
         return paint(cells, (i, colour) -> colour, colours.hardEdged());
     }
 
+    /** What {@code cells} show and nothing else, as it is: for layers that others lay over something. */
+    public static Picture layer(CellPlane cells, CellColours colours) {
+        return paint(cells, (i, colour) -> colour, colours);
+    }
+
     /** The sheet as it looks: ink over flats over white paper, blended in gamma-encoded sRGB as the ink was drawn. */
     public static Picture composed(CellPlane cells, InkPlane ink, CellColours colours, InkColours inkColours) {
         if (ink.widthPx() != cells.widthPx() || ink.heightPx() != cells.heightPx()) {

@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import stillpond.core.cell.Box;
 import stillpond.core.ink.Placing;
+import stillpond.core.refusal.Refusal;
 
 class FillsTest {
 
@@ -128,5 +130,22 @@ class FillsTest {
         Fill gradient = Fill.ofText("linear 100% 10 20 110 20 0% " + COAT.text() + " 100% " + SCARF.text());
         Fill there = gradient.seenFrom(new Placing(0.5, 0.5, -5, 0));
         assertThat(((Fill.Gradient) there).span()).isEqualTo(new Span(30, 40, 230, 40));
+    }
+
+    @Test
+    void tonesGoInTensAndEndAtTheSwatchItself() {
+        UUID swatch = UUID.randomUUID();
+        Fill whole = Fill.flat(swatch);
+        Fill half = Fill.Tone.stepped(whole, -5);
+        assertThat(half.text()).isEqualTo("tone 50% " + swatch);
+        assertThat(Fill.ofText(half.text())).isEqualTo(half);
+        assertThat(Fill.Tone.stepped(half, 5)).isEqualTo(whole);
+        assertThat(Fill.Tone.stepped(half, -9)).isEqualTo(new Fill.Tone(swatch, 10));
+        assertThat(Fill.Tone.stepped(Fill.NONE, -1)).isEqualTo(Fill.NONE);
+        assertThat(half.without(Map.of(swatch, Optional.empty()))).isEqualTo(Fill.NONE);
+        assertThat(half.isOneSwatchOrNone()).isFalse();
+        for (String text : List.of("tone 45% " + swatch, "tone 100% " + swatch, "tone 0% " + swatch)) {
+            assertThatThrownBy(() -> Fill.ofText(text)).isInstanceOf(Refusal.class);
+        }
     }
 }

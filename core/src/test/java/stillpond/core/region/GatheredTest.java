@@ -20,6 +20,16 @@ class GatheredTest {
     }
 
     @Test
+    void whatMostPlacesLieInIsMeantAndSomethingFilledRatherThanPaper() {
+        RegionMap map = new Rooms(4, 1).open(1, 2, 3, 0.1).at(Dams.at(0.5));
+        int[] places = {0, 0, 0, 1, 2, 3};
+        assertThat(Gathered.mostOf(map, places, cell -> false)).containsExactly(0);
+        assertThat(Gathered.mostOf(map, places, cell -> cell > 0)).containsExactly(1, 2);
+        assertThat(Gathered.mostOf(map, places, cell -> cell == 3)).containsExactly(3);
+        assertThat(Gathered.mostOf(map, new int[0], cell -> true)).isEmpty();
+    }
+
+    @Test
     void aWayDrawnTakesWhatLiesDeepestInsideIt() {
         RegionMap map = new Rooms(3, 3).at(Dams.at(1));
         // Around the left column, with a dent that leaves its middle room out.

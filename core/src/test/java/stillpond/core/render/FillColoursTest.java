@@ -1,11 +1,13 @@
 package stillpond.core.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import stillpond.core.colour.Oklab;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
 
@@ -35,6 +37,18 @@ class FillColoursTest {
 
         assertThat(colours.argb()).containsExactly(0x80000000, 0x80ffffff, 0x80ffffff, 0x80ffffff);
         assertThat(colours.mean()).isEqualTo(0x80bfbfbf);
+    }
+
+    /** OKLab of black is 0, of white 1: at n % of black the lightness is what is left. */
+    @Test
+    void aToneIsASwatchMixedWithWhiteAndOpaque() {
+        for (int percent : new int[] {10, 40, 90}) {
+            int argb = of("tone " + percent + "% " + BLACK).argb()[0];
+            assertThat(argb >>> 24).isEqualTo(255);
+            assertThat(Oklab.of(Srgb.ofPacked(argb & 0xffffff)).lightness())
+                    .isCloseTo(1 - percent / 100.0, within(0.005));
+        }
+        assertThat(of("tone 40% " + LOST).argb()).containsExactly(FillColours.CLEAR);
     }
 
     @Test

@@ -1,0 +1,82 @@
+import { button, el } from "../../shared/build";
+import { byId } from "../../shared/dom";
+import type { Gathering } from "../hand/gathering";
+import type { Hand } from "../hand/hand";
+import type { Fills } from "../model/fills";
+import { placeOfShadow } from "../model/places";
+import { isRim, isSurface, kindOf, type Shadow, type Shadows } from "../model/shadows";
+import { NO_FILL } from "../model/state";
+import type { SheetView } from "../view/sheet-view";
+import type { ShadowCalls } from "./shadow-calls";
+
+/** Percent points of strength at a time. */
+const STRONGER = 10;
+
+/** All that lies on a sheet, the front one first, and what is done to many at once. */
+export class ShadowList {
+  constructor(
+    private readonly shadows: Shadows,
+    private readonly calls: ShadowCalls,
+    private readonly fills: Fills,
+    private readonly hand: Hand,
+    private readonly view: SheetView,
+    private readonly gathering: Gathering,
+    private readonly open: (number: number) => void,
+  ) {
+    byId("shadow-stronger").addEventListener("click", () => this.strengthen(STRONGER));
+    byId("shadow-weaker").addEventListener("click", () => this.strengthen(-STRONGER));
+  }
+
+  /** @param opened the number of the one that is open */
+  show(opened: number | undefined): void {
+    const rows = [...this.shadows.stored].reverse().map((shadow) => this.row(shadow, opened));
+    byId("shadow-list").replaceChildren(...rows);
+    byId("shadow-none").hidden = rows.length > 0;
+    byId("shadow-all").hidden = rows.length === 0;
+  }
+
+  private row(shadow: Shadow, opened: number | undefined): HTMLElement {
+    const row = button("shadow-row", shadow.name, () => this.open(shadow.number), {
+      "aria-pressed": String(shadow.number === opened),
+    });
+    const stone = el("span", { className: "shadow-dot", "aria-hidden": "true" });
+    const fill = this.fills.of(placeOfShadow(shadow.number));
+    stone.style.background = fill === NO_FILL ? "" : this.fills.css(fill);
+    row.prepend(stone);
+    row.append(el("span", { className: "quiet" }, noteOn(shadow)));
+    return el("li", {}, row);
+  }
+
+  /** Those that an act for all of them is about: on this sheet, on what the swatch in the hand is of, or on what is gathered. */
+  private strengthen(by: number): void {
+    const scope = byId<HTMLSelectElement>("shadow-scope").value;
+    const numbers = this.shadows.stored
+      .filter((each) => !isRim(each) && !isSurface(each) && this.isIn(scope, each))
+      .map(({ number }) => number);
+    if (numbers.length === 0) {
+      this.hand.said.set("There is no shadow there");
+    } else {
+      void this.calls.act({ act: "STRENGTHEN", numbers, by });
+    }
+  }
+
+  private isIn(scope: string, shadow: Shadow): boolean {
+    if (scope === "sheet") {
+      return true;
+    }
+    const cells = this.view.cellsUnderShadow(shadow.number);
+    if (scope === "gathered") {
+      const gathered = new Set(this.gathering.gathered);
+      return cells.some((cell) => gathered.has(cell));
+    }
+    const card = this.fills.cardOf(this.hand.present.get())?.id;
+    return cells.some((cell) => this.fills.cardOf(this.fills.of(cell))?.id === card);
+  }
+}
+
+function noteOn(shadow: Shadow): string {
+  if (shadow.base === "cells") {
+    return "lost its base";
+  }
+  return isRim(shadow) || isSurface(shadow) ? kindOf(shadow).toLowerCase() : `${shadow.strength} %`;
+}
