@@ -7,6 +7,8 @@ export type Shadow = ShadowText;
 export class Shadows {
   /** Counts up whenever they are others, or one is tried. */
   readonly changed = atom(0);
+  /** What was sent and is not answered yet, by number: an answer to an earlier change knows nothing of a later one. */
+  private readonly sent = new Map<number, Shadow>();
   private tried: Shadow | undefined;
 
   constructor(private kept: readonly Shadow[]) {}
@@ -16,15 +18,15 @@ export class Shadows {
     return this.kept;
   }
 
-  /** As they are shown: with the one that is tried. */
+  /** As they are shown: with what was sent, and the one that is tried. */
   get shown(): readonly Shadow[] {
-    const { tried } = this;
-    if (!tried) {
-      return this.kept;
+    const ahead = new Map(this.sent);
+    if (this.tried) {
+      ahead.set(this.tried.number, this.tried);
     }
-    return this.kept.some(({ number }) => number === tried.number)
-      ? this.kept.map((each) => (each.number === tried.number ? tried : each))
-      : [...this.kept, tried];
+    const known = this.kept.map((each) => ahead.get(each.number) ?? each);
+    known.forEach(({ number }) => ahead.delete(number));
+    return [...known, ...ahead.values()];
   }
 
   find(number: number | undefined): Shadow | undefined {
@@ -33,8 +35,16 @@ export class Shadows {
 
   take(shadows: readonly Shadow[]): void {
     this.kept = shadows;
+    this.tell();
+  }
+
+  /** Shows shadows as they were sent. @returns what to do when the answer has come */
+  send(shadows: readonly Shadow[]): () => void {
     this.tried = undefined;
-    this.changed.set(this.changed.get() + 1);
+    shadows.forEach((each) => this.sent.set(each.number, each));
+    this.tell();
+    return () =>
+      shadows.forEach((each) => this.sent.get(each.number) === each && this.sent.delete(each.number));
   }
 
   /** Goes on with cells of which some were split in parts, which belong to the bases that their cells belong to. */
@@ -54,8 +64,12 @@ export class Shadows {
   try(shadow: Shadow | undefined): void {
     if (shadow || this.tried) {
       this.tried = shadow;
-      this.changed.set(this.changed.get() + 1);
+      this.tell();
     }
+  }
+
+  private tell(): void {
+    this.changed.set(this.changed.get() + 1);
   }
 }
 

@@ -51,21 +51,29 @@ export class ShadowCalls {
   /** Lays several, as one change. */
   addAll(shadows: { shadow: Shadow; fill: Fill }[]): Promise<boolean> {
     shadows.forEach(({ shadow, fill }) => this.fills.set(placeOfShadow(shadow.number), fill));
-    return this.act({ act: "ADD", layer: this.fills.layer, shadows });
+    const sent = shadows.map(({ shadow }) => shadow);
+    return this.act({ act: "ADD", layer: this.fills.layer, shadows }, sent);
   }
 
   change(shadow: Shadow): Promise<boolean> {
-    return this.act({ act: "CHANGE", layer: this.fills.layer, shadow });
+    return this.act({ act: "CHANGE", layer: this.fills.layer, shadow }, [shadow]);
   }
 
-  /** Returns whether it was taken; the reason is said if not. */
-  async act(message: ShadowMessageUnion): Promise<boolean> {
+  /**
+   * Returns whether it was taken; the reason is said if not.
+   *
+   * @param sent what the shadows will be that it changes
+   */
+  async act(message: ShadowMessageUnion, sent: readonly Shadow[] = []): Promise<boolean> {
+    const answered = this.shadows.send(sent);
     try {
-      this.shadows.take(await this.work.inTurn(() => call<Shadow[]>(`${this.path}/shadows`, message)));
+      const stored = await this.work.inTurn(() => call<Shadow[]>(`${this.path}/shadows`, message));
+      answered();
+      this.shadows.take(stored);
       return true;
     } catch (error) {
+      answered();
       this.work.notice.set((error as Error).message);
-      this.shadows.try(undefined);
       await this.load().catch(() => {});
       return false;
     }

@@ -288,7 +288,6 @@ export class ShadowsPanel implements ShadowTargets {
     const rim = isRim(shadow);
     const held = this.hand.present.get();
     const fill = rim && this.next === NO_FILL && this.fills.swatch(held) ? held : this.next;
-    this.shadows.try(shadow);
     void this.calls.add(shadow, fill).then((taken) => {
       if (taken) {
         this.gathering.drop(this.gathering.gathered);
@@ -390,7 +389,6 @@ export class ShadowsPanel implements ShadowTargets {
   changed(shape: string): void {
     const shadow = this.shadows.find(this.opened);
     if (shadow) {
-      this.shadows.try({ ...shadow, form: shape });
       void this.calls.change({ ...shadow, form: shape });
     }
   }

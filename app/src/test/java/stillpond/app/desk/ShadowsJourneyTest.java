@@ -4,7 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import java.awt.image.BufferedImage;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -123,9 +125,11 @@ class ShadowsJourneyTest {
         assertNear(lit, half(litPlum, multiplied(litPlum, litScarf)));
         expectShown(LOW, lit);
 
+        String open = page.url();
+        page.navigate("about:blank");
         pond.down();
         pond.up();
-        page.reload();
+        page.navigate(open);
         desk.waitUntilOpen();
         page.keyboard().press("Control+z");
         desk.expectSaved();
@@ -171,11 +175,20 @@ class ShadowsJourneyTest {
         for (int i = 0; i < 3; i++) {
             page.keyboard().press("Shift+ArrowUp");
         }
+        desk.expectSaved();
+        List<Route> kept = new ArrayList<>();
+        page.route("**/shadows", kept::add);
         page.keyboard().press("c");
         assertThat(page.locator(".knot.is-corner")).hasCount(1);
+        page.waitForCondition(() -> kept.size() == 1);
         page.locator(".knot").nth(1).focus();
         page.keyboard().press("Delete");
         assertThat(page.locator(".knot")).hasCount(3);
+        kept.get(0).resume();
+        page.waitForCondition(() -> kept.size() == 2);
+        assertThat(page.locator(".knot")).hasCount(3);
+        page.unroute("**/shadows");
+        kept.get(1).resume();
         desk.expectSaved();
         page.locator(".knot").nth(2).focus();
         page.keyboard().press("c");
