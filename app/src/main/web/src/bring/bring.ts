@@ -1,8 +1,8 @@
 import alpine from "@alpinejs/csp";
 import { button, el } from "../shared/build";
-import { byId } from "../shared/dom";
+import { all, byId } from "../shared/dom";
 import { registerMenu } from "../shared/menu";
-import { bringFile, startScene, type BroughtSheet, type Scene } from "./upload";
+import { bringFile, bringLayers, startScene, type BroughtSheet, type Scene } from "./upload";
 
 registerMenu(alpine);
 alpine.start();
@@ -31,29 +31,51 @@ async function chosenScene(): Promise<string> {
   return scene.id;
 }
 
-/** Brings the files in one after the other, in the order of their names; one that fails does not stop the others. */
+/** Brings the files in one after the other, in the order of their names; one that fails does not stop the others. Or all of them as one sheet. */
 async function bringAll(chosen: File[]): Promise<void> {
   if (chosen.length > MOST_FILES) {
     const row = addRow(`${chosen.length} files`);
     showRefused(row.element, `up to ${MOST_FILES} can be brought in at a time. None was sent; choose fewer.`);
     return;
   }
-  const rows = chosen
-    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }))
-    .map((file) => ({ file, row: addRow(file.name) }));
+  const files = chosen.sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
+  if (
+    all<HTMLInputElement>("input", byId("bring-as")).some(
+      ({ value, checked }) => checked && value === "layers",
+    )
+  ) {
+    await bring(addRow(files.map(({ name }) => name).join(", ")), layered(files));
+    return;
+  }
+  const rows = files.map((file) => ({ file, row: addRow(file.name) }));
   for (const { file, row } of rows) {
-    try {
-      row.stop.throwIfAborted();
-      const scene = await chosenScene();
-      const show = (percent: number) => showPercent(row.element, percent);
-      showBrought(
-        row.element,
-        await bringFile(project, scene, { file, vectorPx: vector.value }, show, row.stop),
-      );
-    } catch (error) {
-      const reason = row.stop.aborted ? "you stopped it. Nothing of it was kept." : messageOf(error);
-      showRefused(row.element, reason);
-    }
+    await bring(row, isLayered(file) ? layered([file]) : single(file));
+  }
+}
+
+/** A file that says of itself that it consists of layers. */
+function isLayered({ name }: File): boolean {
+  return name.toLowerCase().endsWith(".ora");
+}
+
+type Bringing = (scene: string, show: (percent: number) => void, stop: AbortSignal) => Promise<BroughtSheet>;
+
+function single(file: File): Bringing {
+  return (scene, show, stop) => bringFile(project, scene, { file, vectorPx: vector.value }, show, stop);
+}
+
+function layered(files: readonly File[]): Bringing {
+  return (scene, show, stop) => bringLayers(project, scene, { files, vectorPx: vector.value }, show, stop);
+}
+
+async function bring(row: Row, bringing: Bringing): Promise<void> {
+  try {
+    row.stop.throwIfAborted();
+    const show = (percent: number) => showPercent(row.element, percent);
+    showBrought(row.element, await bringing(await chosenScene(), show, row.stop));
+  } catch (error) {
+    const reason = row.stop.aborted ? "you stopped it. Nothing of it was kept." : messageOf(error);
+    showRefused(row.element, reason);
   }
 }
 
@@ -89,7 +111,7 @@ function showBrought(row: HTMLElement, sheet: BroughtSheet): void {
   row.querySelector(".brought-stop")?.remove();
   setState(
     row,
-    `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.regions} ${sheet.regions === 1 ? "region" : "regions"}` +
+    `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.layers === 1 ? "" : `${sheet.layers} layers, `}${sheet.regions} ${sheet.regions === 1 ? "region" : "regions"}` +
       sheet.leftOut.map((what) => `, without ${what}`).join(""),
   );
   row.append(el("a", { href: sheet.address, className: "button" }, "Open on the desk"));

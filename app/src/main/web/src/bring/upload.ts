@@ -28,6 +28,22 @@ export function bringFile(
   return post<BroughtSheet>(`/projects/${project}/scenes/${scene}/sheets`, form, progress, signal);
 }
 
+/** Files as the layers of one sheet, the first in front. */
+export function bringLayers(
+  project: string,
+  scene: string,
+  { files, vectorPx }: { files: readonly File[]; vectorPx: string },
+  progress: (percent: number) => void,
+  signal: AbortSignal,
+): Promise<BroughtSheet> {
+  const form = new FormData();
+  files.forEach((file) => form.append("file", file));
+  if (vectorPx !== "") {
+    form.set("vectorPx", vectorPx);
+  }
+  return post<BroughtSheet>(`/projects/${project}/scenes/${scene}/layered-sheets`, form, progress, signal);
+}
+
 /** fetch does not tell how much has been sent, so this is the older way. */
 function post<T>(
   path: string,

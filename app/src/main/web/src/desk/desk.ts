@@ -20,6 +20,10 @@ import { Overlay } from "./gaps/overlay";
 import { Pockets } from "./gaps/pockets";
 import { ReachSlider } from "./gaps/reach-slider";
 import { waitUntilSharp } from "./gaps/sharpening";
+import { Beside } from "./layers/beside";
+import { LayeredSmall } from "./layers/layered-small";
+import { LayersPanel } from "./layers/layers-panel";
+import { Stack } from "./layers/stack";
 import { CarryDrawer } from "./carry/carry-drawer";
 import { Differences } from "./check/differences";
 import { CheckDrawer } from "./check/check-drawer";
@@ -76,7 +80,7 @@ async function open(): Promise<void> {
   const passes = new Passes(canvas);
   const came = JSON.parse(byId("desk-state").textContent) as DeskState;
   const state = settledSinceAsked(came.sheet) ? await call<DeskState>(`${path}/desk`) : came;
-  const layer = state.layers[0]!;
+  const { layer } = state;
   const planes = Promise.all([
     fetchCellMap(layer.cells, layer.openings, layer.cellCount),
     fetchInk(layer.ink),
@@ -92,6 +96,7 @@ async function open(): Promise<void> {
   const strokes = new InkStrokes(path, layer, presentInk, fills, view);
   const work = new Work(path, desk.dataset["person"]!, state.sheet, fills, regions);
   work.start(state);
+  const stack = new Stack(path, state);
   keepView(view, state.sheet);
   await view.firstPicture;
   performance.mark("first picture");
@@ -143,12 +148,24 @@ async function open(): Promise<void> {
     overlay,
   );
   const shadowTool = new ShadowTool(view, overlay, hand, shadowsPanel);
-  const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay);
-  const check = new CheckDrawer(path, regions, fills, work, hand, view, crop, (cells) => kinds.open(cells));
+  const ledger = new LedgerDrawer(regions, fills, work, view, gathering, groups, path, overlay, stack);
+  const check = new CheckDrawer(
+    path,
+    regions,
+    fills,
+    work,
+    hand,
+    view,
+    crop,
+    (cells) => kinds.open(cells),
+    (standing, cell) => stack.go(standing, cell),
+  );
+  const beside = new Beside(path, stack, map.plane, view);
+  const layers = new LayersPanel(path, stack, beside, work, view, gathering);
   new Differences(path, regions, fills, work, hand, view, crop);
   const carry = new CarryDrawer(path, regions, fills, work, hand, view, gathering, crop, shadowCalls);
   hand.cell.listen((cell) => carry.pointAt(cell));
-  const column = new Column({ gaps: drawer, carry, ledger, check });
+  const column = new Column({ gaps: drawer, carry, ledger, check, layers });
   new ReachSlider(regions, work);
   const pockets = new Pockets(regions, fills, work, hand);
   const leak = new Leak(regions, work, overlay, view, (cell) => hand.layOn(cell, hand.present.get()));
@@ -158,7 +175,21 @@ async function open(): Promise<void> {
     strokes,
     shadows,
     groups,
+    stack,
   );
+  const layeredSmall = new LayeredSmall(
+    [byId<HTMLCanvasElement>("present-picture"), byId<HTMLCanvasElement>("map-picture")],
+    path,
+    stack,
+    work,
+  );
+  const othersLook = () => {
+    if (stack.isLayered) {
+      void beside.renew();
+      layeredSmall.renewSoon();
+    }
+  };
+  work.changedElsewhere.listen(othersLook);
   const newCells = new NewCells(
     path,
     layer,
@@ -176,24 +207,26 @@ async function open(): Promise<void> {
   work.became = {
     GROUPS: () => void groups.load(),
     SHADOWS: () => void shadowCalls.load(),
+    LAYERS: () => void layers.renew(),
     PAGE_FRAME: () => void ledger.frame.load(),
     LINE_MEETING: () => void lines.renewMeeting(),
     CAST: () => void mixing.renew(),
-    PALETTE: () => void mixing.renew(),
+    PALETTE: () => void mixing.renew().then(othersLook),
   };
   const alsoLine = (act: () => Promise<void>) => () => void Promise.all([act(), work.renewLine()]);
   live.onSheet(state.sheet, {
-    FILLS_AND_DAMS: () => void work.resync(),
-    CELLS: () => void newCells.takeOver(),
+    FILLS_AND_DAMS: () => void work.resync().then(othersLook),
+    CELLS: () => void newCells.takeOver().then(othersLook),
     GROUPS: alsoLine(() => groups.load()),
-    SHADOWS: alsoLine(() => shadowCalls.load()),
+    SHADOWS: alsoLine(() => shadowCalls.load().then(othersLook)),
+    LAYERS: alsoLine(() => layers.renew()),
     PAGE_FRAME: alsoLine(() => ledger.frame.load()),
     LINE_MEETING: alsoLine(() => lines.renewMeeting()),
     CAST: alsoLine(() => mixing.renew()),
   });
   new Company(path, state.sheet, desk.dataset["person"]!, live, hand, regions, view);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
-  const gapKeys: Record<string, () => void> = {
+  const gapKeys: Record<string, () => unknown> = {
     g: () => column.toggle("gaps"),
     j: () => (carry.isBusy ? carry : drawer).step(1),
     k: () => (carry.isBusy ? carry : drawer).step(-1),
@@ -212,6 +245,11 @@ async function open(): Promise<void> {
     h: () => column.toggle("ledger"),
     "shift h": () => column.toggle("carry"),
     y: () => column.toggle("check"),
+    "shift p": () => column.toggle("layers"),
+    "shift j": () => stack.step(1) || hand.said.set("This is the layer at the back"),
+    "shift k": () => stack.step(-1) || hand.said.set("This is the layer in front"),
+    "shift u": () => layers.toggleOthers(),
+    "shift v": () => layers.toggleMove(),
     "shift s": () => hand.takeTool(hand.shading.get() ? "fill" : "shadow"),
     "shift l": () => hand.takeTool(hand.lining.get() ? "fill" : "line"),
     t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
@@ -228,6 +266,7 @@ async function open(): Promise<void> {
         shadowTool.drop();
         return;
       }
+      layers.move.isOn.set(false);
       adjusting.close();
       kinds.close();
       gathering.letGo();
@@ -259,7 +298,14 @@ async function open(): Promise<void> {
     },
     (cells, fill) => void lines.layAround(cells, fill),
   );
-  const menu = new RegionMenu(byId("region-menu"), canvas, hand, here, () => kinds.openHere());
+  const menu = new RegionMenu(
+    byId("region-menu"),
+    canvas,
+    hand,
+    here,
+    () => kinds.openHere(),
+    (at) => layers.tellHere(at),
+  );
   new PointerInput(canvas, hand, view, {
     spaceHeld: keys.spaceHeld,
     openMenu: (at) => menu.open(at),
@@ -267,19 +313,21 @@ async function open(): Promise<void> {
     holdsBack: (cell) => leak.holdsBack(cell),
     gathering: () => (hand.lining.get() ? inkGathering : gathering),
     drawing: () =>
-      kinds.isOpen
-        ? kinds
-        : ledger.frame.isDrawing
-          ? ledger.frame
-          : hand.damming.get()
-            ? damTool
-            : hand.lining.get()
-              ? lineTool
-              : hand.shading.get()
-                ? shadowTool
-                : hand.gathering.get()
-                  ? gathering
-                  : undefined,
+      layers.move.isOn.get()
+        ? layers.move
+        : kinds.isOpen
+          ? kinds
+          : ledger.frame.isDrawing
+            ? ledger.frame
+            : hand.damming.get()
+              ? damTool
+              : hand.lining.get()
+                ? lineTool
+                : hand.shading.get()
+                  ? shadowTool
+                  : hand.gathering.get()
+                    ? gathering
+                    : undefined,
     step: (by) => hand.step(by),
     pointedAt: (at) => {
       drawer.pointAt(at);
@@ -311,7 +359,7 @@ async function open(): Promise<void> {
   );
 
   showZoom(view);
-  showProgress(fills, regions, hand);
+  showProgress(fills, regions, hand, stack);
   showSteps(work, hand);
   showDelivery(work);
   showNotice(work);

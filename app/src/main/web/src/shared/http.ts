@@ -25,6 +25,15 @@ export type Sent<T> = T extends unknown
 /** This page, as long as it is open: what it changes itself it need not be told. */
 export const PAGE = crypto.randomUUID();
 
+/** The layer that this page works on, if its address names one. */
+export const LAYER = new URLSearchParams(location.search).get("layer");
+
+/** An address of the sheet of this page, about the layer that it works on. */
+export function onLayer(path: string): string {
+  const isHere = LAYER !== null && path.startsWith(`${location.pathname}/`);
+  return isHere ? `${path}${path.includes("?") ? "&" : "?"}layer=${LAYER}` : path;
+}
+
 /** The headers that every scripted call carries: who asks, and the token that shows it is our own page. */
 export function callHeaders(): Record<string, string> {
   const token = meta("csrf-token");
@@ -38,7 +47,7 @@ export function callHeaders(): Record<string, string> {
 /** Asks for JSON; nothing comes of a call that has no answer. Throws a {@link Refusal} for an error answer, and whatever fetch throws when nobody answers. */
 export async function call<T>(path: string, body?: unknown): Promise<T> {
   const headers = { ...callHeaders(), ...(body === undefined ? {} : { "Content-Type": "application/json" }) };
-  const response = await fetch(path, {
+  const response = await fetch(onLayer(path), {
     method: body === undefined ? "GET" : "POST",
     headers,
     body: body === undefined ? null : JSON.stringify(body),
@@ -52,7 +61,7 @@ export async function call<T>(path: string, body?: unknown): Promise<T> {
 /** Asks for an answer that comes in several lines of JSON. Throws like {@link call}. */
 export async function* lines<T>(path: string, body: unknown): AsyncGenerator<T> {
   const headers = { ...callHeaders(), "Content-Type": "application/json" };
-  const response = await fetch(path, { method: "POST", headers, body: JSON.stringify(body) });
+  const response = await fetch(onLayer(path), { method: "POST", headers, body: JSON.stringify(body) });
   if (!response.ok) {
     throw await refusal(response);
   }
@@ -72,7 +81,7 @@ export async function* lines<T>(path: string, body: unknown): AsyncGenerator<T> 
 export async function send<T>(path: string, file: File): Promise<T> {
   const form = new FormData();
   form.append("file", file);
-  const response = await fetch(path, { method: "POST", headers: callHeaders(), body: form });
+  const response = await fetch(onLayer(path), { method: "POST", headers: callHeaders(), body: form });
   if (!response.ok) {
     throw await refusal(response);
   }

@@ -4,4 +4,9 @@ declare module "@alpinejs/csp" {
   export default alpine;
 }
 
-declare module "htmx.org";
+declare module "htmx.org" {
+  const htmx: {
+    ajax(verb: string, address: string, how: { target: string; swap: string }): Promise<void>;
+  };
+  export default htmx;
+}

@@ -29,6 +29,7 @@ class PackageDirectionTest {
             "line",
             "ledger",
             "shadow",
+            "stack",
             "adopt",
             "carry",
             "check",

@@ -1,6 +1,7 @@
 package stillpond.app.adopt;
 
 import java.io.IOException;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -9,15 +10,18 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.account.SignedIn;
+import stillpond.app.sheet.Sheets;
 
 /** Brings in flats already laid. */
 @RestController
 class AdoptController {
 
+    private final Sheets sheets;
     private final FlatsAdoption adoption;
     private final InkAdoption inkAdoption;
 
-    AdoptController(FlatsAdoption adoption, InkAdoption inkAdoption) {
+    AdoptController(Sheets sheets, FlatsAdoption adoption, InkAdoption inkAdoption) {
+        this.sheets = sheets;
         this.adoption = adoption;
         this.inkAdoption = inkAdoption;
     }
@@ -25,17 +29,21 @@ class AdoptController {
     /** Takes over the colours that the line art was drawn in. */
     @PostMapping("/projects/{project}/sheets/{sheet}/ink-colours")
     InkAdoption.TakenOver adoptInk(
-            @PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
-        return inkAdoption.adopt(project, sheet, person.id());
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
+            @AuthenticationPrincipal SignedIn person) {
+        return inkAdoption.adopt(sheets.get(project, sheet, layer), person.id());
     }
 
     @PostMapping("/projects/{project}/sheets/{sheet}/flats")
     FlatsAdoption.Adopted adopt(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestParam MultipartFile file)
             throws IOException {
-        return adoption.adopt(project, sheet, person.id(), file.getBytes());
+        return adoption.adopt(sheets.get(project, sheet, layer), person.id(), file.getBytes());
     }
 }

@@ -54,7 +54,7 @@ class AdoptedColours {
                 effects.add(palettes.edit(sheet.project(), author, List.of(new PaletteEdit.AddCard(each)), Map.of())));
         Map<Integer, Fill> laid = new HashMap<>();
         colourByPlace.forEach((place, colour) -> laid.put(place, Fill.flat(found.swatch(colour))));
-        changes.lay(sheet.id(), sheet.frontLayer().id(), laid).ifPresent(effects::add);
+        changes.lay(sheet.id(), sheet.layer().id(), laid).ifPresent(effects::add);
         if (!effects.isEmpty()) {
             history.keep(sheet.project(), author, words, effects);
         }

@@ -8,7 +8,6 @@ import stillpond.app.reading.PictureFiles;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
-import stillpond.app.sheet.Sheets;
 import stillpond.core.adopt.AdoptedFlats;
 import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
@@ -23,7 +22,6 @@ class FlatsAdoption {
     /** CIEDE2000 difference under which two colours are one. */
     private static final double HARD_TO_TELL = 2.3;
 
-    private final Sheets sheets;
     private final AdoptedColours colours;
     private final Planes planes;
     private final PictureFiles pictureFiles;
@@ -31,13 +29,11 @@ class FlatsAdoption {
     private final ImageLimits limits;
 
     FlatsAdoption(
-            Sheets sheets,
             AdoptedColours colours,
             Planes planes,
             PictureFiles pictureFiles,
             TransactionTemplate transaction,
             ImageLimits limits) {
-        this.sheets = sheets;
         this.colours = colours;
         this.planes = planes;
         this.pictureFiles = pictureFiles;
@@ -63,14 +59,13 @@ class FlatsAdoption {
     record MixedPlace(UUID fill, double x, double y) {}
 
     /** @throws Refusal; then nothing is changed */
-    Adopted adopt(UUID project, UUID sheetId, UUID author, byte[] file) {
-        Sheet sheet = sheets.get(project, sheetId);
+    Adopted adopt(Sheet sheet, UUID author, byte[] file) {
         return pictureFiles.with(
                 file, limits, read -> transaction.execute(status -> adopt(sheet, author, read.picture())));
     }
 
     private Adopted adopt(Sheet sheet, UUID author, Picture picture) {
-        Layer layer = sheet.frontLayer();
+        Layer layer = sheet.layer();
         CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
         FoundColours found = colours.known(sheet);
         AdoptedFlats flats = AdoptedFlats.of(

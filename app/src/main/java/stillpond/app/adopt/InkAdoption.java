@@ -9,7 +9,6 @@ import stillpond.app.reading.PictureFiles;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
-import stillpond.app.sheet.Sheets;
 import stillpond.core.adopt.AdoptedInk;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Places;
@@ -22,7 +21,6 @@ import stillpond.core.refusal.Refusal;
 @Service
 class InkAdoption {
 
-    private final Sheets sheets;
     private final AdoptedColours colours;
     private final Planes planes;
     private final PictureFiles pictureFiles;
@@ -30,13 +28,11 @@ class InkAdoption {
     private final ImageLimits limits;
 
     InkAdoption(
-            Sheets sheets,
             AdoptedColours colours,
             Planes planes,
             PictureFiles pictureFiles,
             TransactionTemplate transaction,
             ImageLimits limits) {
-        this.sheets = sheets;
         this.colours = colours;
         this.planes = planes;
         this.pictureFiles = pictureFiles;
@@ -48,9 +44,8 @@ class InkAdoption {
     record TakenOver(int strokes, int added) {}
 
     /** @throws Refusal if the ink is black all over, or not cut into strokes yet; then nothing is changed */
-    TakenOver adopt(UUID project, UUID sheetId, UUID author) {
-        Sheet sheet = sheets.get(project, sheetId);
-        Layer layer = sheet.frontLayer();
+    TakenOver adopt(Sheet sheet, UUID author) {
+        Layer layer = sheet.layer();
         if (layer.strokes() == null) {
             throw new Refusal("The ink can be coloured as soon as the gaps of this sheet have been found.");
         }

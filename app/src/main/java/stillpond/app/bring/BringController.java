@@ -1,6 +1,8 @@
 package stillpond.app.bring;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -18,6 +20,7 @@ import stillpond.app.project.Scene;
 import stillpond.app.settings.PondSettings;
 import stillpond.app.sheet.LineArtFile;
 import stillpond.app.sheet.Sharpening;
+import stillpond.app.sheet.SheetLayers;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.format.ImageLimits;
 
@@ -26,15 +29,21 @@ class BringController {
 
     private final Projects projects;
     private final Sheets sheets;
-
+    private final SheetLayers layers;
     private final Sharpening sharpening;
     private final ImageLimits limits;
     private final int maxFiles;
 
     BringController(
-            Projects projects, Sheets sheets, Sharpening sharpening, ImageLimits limits, PondSettings settings) {
+            Projects projects,
+            Sheets sheets,
+            SheetLayers layers,
+            Sharpening sharpening,
+            ImageLimits limits,
+            PondSettings settings) {
         this.projects = projects;
         this.sheets = sheets;
+        this.layers = layers;
         this.sharpening = sharpening;
         this.limits = limits;
         this.maxFiles = settings.limits().maxFiles();
@@ -70,6 +79,25 @@ class BringController {
             throws IOException {
         Sheets.Brought brought = sheets.bring(
                 project, scene, new LineArtFile(file.getOriginalFilename(), file.getBytes(), asOptional(vectorPx)));
+        sharpening.soon(brought.sheet());
+        return BroughtSheet.of(brought);
+    }
+
+    /** Several files as one sheet, or one file that consists of layers: each is a layer, the first in front. */
+    @PostMapping("/projects/{project}/scenes/{scene}/layered-sheets")
+    @ResponseBody
+    @ResponseStatus(HttpStatus.CREATED)
+    BroughtSheet bringLayers(
+            @PathVariable UUID project,
+            @PathVariable UUID scene,
+            @RequestParam List<MultipartFile> file,
+            @RequestParam(required = false) Integer vectorPx)
+            throws IOException {
+        List<LineArtFile> files = new ArrayList<>();
+        for (MultipartFile each : file) {
+            files.add(new LineArtFile(each.getOriginalFilename(), each.getBytes(), asOptional(vectorPx)));
+        }
+        Sheets.Brought brought = layers.bring(project, scene, files);
         sharpening.soon(brought.sheet());
         return BroughtSheet.of(brought);
     }

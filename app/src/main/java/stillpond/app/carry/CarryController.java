@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
@@ -52,8 +54,11 @@ class CarryController {
 
     @PostMapping
     SheetCarrying.Proposals propose(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestBody @Valid CarryMessage message) {
-        return carrying.propose(project, sheet, message.sources(), message.overFilled());
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
+            @RequestBody @Valid CarryMessage message) {
+        return carrying.propose(sheets.get(project, sheet, layer), message.sources(), message.overFilled());
     }
 
     @PostMapping("/sure")
@@ -66,8 +71,9 @@ class CarryController {
     }
 
     @GetMapping("/differences")
-    List<SheetCarrying.Difference> differences(@PathVariable UUID project, @PathVariable UUID sheet) {
-        return carrying.differences(project, sheet);
+    List<SheetCarrying.Difference> differences(
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
+        return carrying.differences(sheets.get(project, sheet, layer));
     }
 
     @PostMapping("/corrections")

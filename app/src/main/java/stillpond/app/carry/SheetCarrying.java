@@ -147,7 +147,12 @@ class SheetCarrying {
     }
 
     /** How much was laid: regions that are sure, strokes of ink, and shadows; and how many regions are in doubt. */
-    record Laid(int sure, int doubtful, int strokes, int shadows) {}
+    record Laid(int sure, int doubtful, int strokes, int shadows) {
+        Laid and(Laid other) {
+            return new Laid(
+                    sure + other.sure, doubtful + other.doubtful, strokes + other.strokes, shadows + other.shadows);
+        }
+    }
 
     /** Those that are offered first. */
     List<SourceSheet> sources(UUID project, UUID target) {
@@ -186,11 +191,12 @@ class SheetCarrying {
         return new HashSet<>(models.values());
     }
 
-    /** @param overFilled whether regions that wear something are spoken of too */
-    Proposals propose(UUID project, UUID target, List<UUID> sources, boolean overFilled) {
-        Layer layer = sheets.get(project, target).frontLayer();
-        Page there = page(project, target);
-        List<Page> pages = sources.stream().map(source -> page(project, source)).toList();
+    /** What could be worn by a sheet's layer. @param overFilled whether regions that wear something are spoken of too */
+    Proposals propose(Sheet target, List<UUID> sources, boolean overFilled) {
+        Layer layer = target.layer();
+        Page there = page(target);
+        List<Sheet> sourceLayers = layersOf(target.project(), sources);
+        List<Page> pages = sourceLayers.stream().map(this::page).toList();
         Labels labels = new Labels();
         List<Carry.Source> from =
                 pages.stream().map(page -> page.source(labels)).toList();
@@ -211,10 +217,20 @@ class SheetCarrying {
         }
         Fills laid = there.fills().after(there.fills().laying(Proposals.sureFills(proposals)));
         Map<String, List<Integer>> lines = new TreeMap<>();
-        lines(project, layer, laid, sources)
+        lines(layer, laid, sourceLayers)
                 .forEach((stroke, fill) -> lines.computeIfAbsent(fill.text(), text -> new ArrayList<>())
                         .add(stroke));
         return new Proposals(layer.id(), proposals, lines, shadows(pages, likes, there));
+    }
+
+    /** Each layer of some sheets that wears something. */
+    private List<Sheet> layersOf(UUID project, List<UUID> ids) {
+        return ids.stream()
+                .map(id -> sheets.get(project, id))
+                .flatMap(sheet -> sheet.layers().stream()
+                        .map(layer -> sheet.on(layer.standing().layer())))
+                .filter(sheet -> !sheets.fills(sheet.layer()).filled().isEmpty())
+                .toList();
     }
 
     private List<CarriedShadow> shadows(List<Page> pages, List<Carry.Proposal> likes, Page there) {
@@ -240,13 +256,21 @@ class SheetCarrying {
         return carried;
     }
 
-    /** Lays what is sure, as one change, on regions that wear nothing. */
+    /** Lays what is sure on regions of a sheet that wear nothing, layer by layer. */
     Laid laySure(UUID project, UUID target, UUID author, List<UUID> sources) {
-        Proposals proposals = propose(project, target, sources, false);
+        Sheet sheet = sheets.get(project, target);
+        return sheet.layers().stream()
+                .filter(layer -> !layer.standing().isLocked())
+                .map(layer -> laySure(sheet.on(layer.standing().layer()), author, sources))
+                .reduce(new Laid(0, 0, 0, 0), Laid::and);
+    }
+
+    private Laid laySure(Sheet target, UUID author, List<UUID> sources) {
+        Proposals proposals = propose(target, sources, false);
         Map<Integer, Fill> laid = proposals.sure();
         if (!laid.isEmpty()) {
-            ChangeOutcome outcome =
-                    changes.make(target, author, new ChangeRequest.Lay(UUID.randomUUID(), proposals.layer(), laid));
+            ChangeOutcome outcome = changes.make(
+                    target.id(), author, new ChangeRequest.Lay(UUID.randomUUID(), proposals.layer(), laid));
             if (outcome instanceof ChangeOutcome.Refused refused) {
                 throw new Refusal(refused.reason());
             }
@@ -258,7 +282,7 @@ class SheetCarrying {
                     .map(each -> each.shadow().asShadow())
                     .toList();
             String words = "Carried " + added.size() + (added.size() == 1 ? " shadow" : " shadows");
-            shadows.change(sheets.get(project, target), author, words, all -> all.addingAll(added), worn);
+            shadows.change(target, author, words, all -> all.addingAll(added), worn);
         }
         int sure = (int) proposals.proposals().stream().filter(Proposal::isSure).count();
         int strokes = (int) laid.keySet().stream().filter(Places::isStroke).count();
@@ -270,11 +294,11 @@ class SheetCarrying {
     }
 
     /** What black ink of a layer gets, since ink between the same fills wears it on the sheets that are carried from. */
-    private Map<Integer, Fill> lines(UUID project, Layer layer, Fills worn, List<UUID> sources) {
+    private Map<Integer, Fill> lines(Layer layer, Fills worn, List<Sheet> sources) {
         CarriedLines lines = new CarriedLines();
         boolean isAnyColoured = false;
-        for (UUID source : sources) {
-            Layer from = sheets.get(project, source).frontLayer();
+        for (Sheet source : sources) {
+            Layer from = source.layer();
             Fills there = sheets.fills(from);
             if (!there.ofStrokes().filled().isEmpty()) {
                 lines.learn(sheets.strokes(from), there);
@@ -285,18 +309,21 @@ class SheetCarrying {
     }
 
     /** Filled regions whose sure likes on other sheets, of the same scene or models, all wear something else. */
-    List<Difference> differences(UUID project, UUID target) {
-        UUID scene = sheets.get(project, target).scene();
-        Page there = page(project, target);
+    List<Difference> differences(Sheet target) {
+        UUID project = target.project();
+        UUID scene = target.scene();
+        Page there = page(target);
         Map<Integer, Map<String, List<String>>> said = new TreeMap<>();
-        sources(project, target).stream()
+        sources(project, target.id()).stream()
                 .filter(source -> source.isModel()
                         || sheets.get(project, source.sheet()).scene().equals(scene))
                 .limit(MOST_COMPARED)
                 .forEach(source -> {
                     Labels labels = new Labels();
-                    Carry.Source from = page(project, source.sheet()).source(labels);
-                    Carry.from(List.of(from), there.drawing()).stream()
+                    List<Carry.Source> from = layersOf(project, List.of(source.sheet())).stream()
+                            .map(layer -> page(layer).source(labels))
+                            .toList();
+                    Carry.from(from, there.drawing()).stream()
                             .filter(Carry.Proposal::isSure)
                             .forEach(proposal -> said.computeIfAbsent(proposal.region(), any -> new TreeMap<>())
                                     .computeIfAbsent(
@@ -318,13 +345,12 @@ class SheetCarrying {
                         .ifPresent(most -> differences.add(Difference.of(filled, most.getKey(), most.getValue())));
             }
         });
-        Set<String> meant = findings.meant(sheets.get(project, target).frontLayer());
+        Set<String> meant = findings.meant(target.layer());
         return differences.stream().filter(each -> !meant.contains(each.key())).toList();
     }
 
-    private Page page(UUID project, UUID id) {
-        Sheet sheet = sheets.get(project, id);
-        Layer layer = sheet.frontLayer();
+    private Page page(Sheet sheet) {
+        Layer layer = sheet.layer();
         CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
         Regions regions = sheets.regions(layer);
         return new Page(sheet, map, regions, sheets.fills(layer), Drawing.of(map, regions), corrections.of(layer.id()));
@@ -358,7 +384,7 @@ class SheetCarrying {
             Map<Integer, Map<String, Integer>> corrected) {
 
         Layer layer() {
-            return sheet.frontLayer();
+            return sheet.layer();
         }
 
         List<Integer> cells(int region) {
@@ -406,7 +432,7 @@ class SheetCarrying {
                     fill,
                     choice.share(),
                     sheet.id(),
-                    sheet.frontLayer().id(),
+                    sheet.layer().id(),
                     cell.number(),
                     (cell.deepestX() + 0.5) / map.plane().widthPx(),
                     (cell.deepestY() + 0.5) / map.plane().heightPx());

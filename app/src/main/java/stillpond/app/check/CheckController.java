@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -13,18 +14,22 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
+import stillpond.app.sheet.Sheets;
 
 /** The calls of the check. */
 @RestController
 @RequestMapping("/projects/{project}/sheets/{sheet}/check")
 class CheckController {
 
+    private final Sheets sheets;
     private final SheetFindings findings;
 
-    CheckController(SheetFindings findings) {
+    CheckController(Sheets sheets, SheetFindings findings) {
+        this.sheets = sheets;
         this.findings = findings;
     }
 
@@ -49,8 +54,9 @@ class CheckController {
     void accept(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Valid Acceptance acceptance) {
-        findings.accept(project, sheet, person.id(), acceptance.key(), acceptance.isMeant());
+        findings.accept(sheets.get(project, sheet, layer).layer(), person.id(), acceptance.key(), acceptance.isMeant());
     }
 }

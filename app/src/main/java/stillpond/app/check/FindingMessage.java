@@ -12,6 +12,7 @@ import stillpond.core.stroke.Stroke;
  *
  * @param key by which it can be accepted
  * @param layer whose cells are named
+ * @param standing of that layer, and {@code layerName} what it is called
  * @param likely what its cells nearly surely get, or null
  * @param swatch what they wear, or null
  * @param other what it is too near to, or null
@@ -24,6 +25,8 @@ record FindingMessage(
         boolean isAccepted,
         Kind kind,
         UUID layer,
+        UUID standing,
+        String layerName,
         List<Integer> cells,
         @Nullable UUID likely,
         @Nullable UUID swatch,
@@ -57,7 +60,9 @@ record FindingMessage(
                 finding.key(),
                 found.isAccepted(),
                 its.kind(),
-                found.layer(),
+                found.layer().id(),
+                found.layer().standing().layer(),
+                found.layer().standing().name(),
                 finding.cells(),
                 its.likely(),
                 its.swatch(),

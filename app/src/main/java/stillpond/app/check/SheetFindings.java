@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.sheet.Layer;
@@ -12,6 +13,7 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.check.Finding;
+import stillpond.core.palette.Palette;
 
 /** Checks sheets as they are stored. */
 @Service
@@ -30,17 +32,21 @@ public class SheetFindings {
         this.clock = clock;
     }
 
-    /** @param isAccepted whether somebody has said that it is meant */
-    public record Found(UUID layer, Finding finding, boolean isAccepted) {}
+    /** @param layer that it was found on @param isAccepted whether somebody has said that it is meant */
+    public record Found(Layer layer, Finding finding, boolean isAccepted) {}
 
+    /** On all layers of a sheet, from front to back. */
     @Transactional(readOnly = true)
     public List<Found> of(UUID project, UUID sheet) {
         Sheet present = sheets.get(project, sheet);
-        Layer layer = present.frontLayer();
+        Palette palette = colours.dressed(present);
+        return present.layers().stream().flatMap(layer -> on(layer, palette)).toList();
+    }
+
+    private Stream<Found> on(Layer layer, Palette palette) {
         Set<String> meant = meant(layer);
-        return sheets.check(layer, colours.dressed(present)).stream()
-                .map(finding -> new Found(layer.id(), finding, meant.contains(finding.key())))
-                .toList();
+        return sheets.check(layer, palette).stream()
+                .map(finding -> new Found(layer, finding, meant.contains(finding.key())));
     }
 
     /** The keys of what somebody has said is meant. */
@@ -62,9 +68,8 @@ public class SheetFindings {
     }
 
     /** Says that a finding is meant, or that it is not after all. */
-    public void accept(UUID project, UUID sheet, UUID person, String finding, boolean isMeant) {
-        AcceptedFinding.Key key =
-                new AcceptedFinding.Key(sheets.get(project, sheet).frontLayer().id(), finding);
+    public void accept(Layer layer, UUID person, String finding, boolean isMeant) {
+        AcceptedFinding.Key key = new AcceptedFinding.Key(layer.id(), finding);
         if (isMeant) {
             accepted.save(new AcceptedFinding(key, person, clock.instant()));
         } else {

@@ -123,7 +123,7 @@ class Comparing {
         List<PartsOnSheet> worn = parts.of(all, palette);
         int regions = 0;
         for (int i = 0; i < all.size(); i++) {
-            Layer layer = all.get(i).frontLayer();
+            Layer layer = all.get(i).layer();
             List<List<Integer>> met = worn.get(i).strangers().stream()
                     .filter(each -> each.swatch().equals(stranger.swatch())
                             && each.card().equals(stranger.among()))
@@ -164,7 +164,7 @@ class Comparing {
     }
 
     private static Column column(Sheet sheet, Filter filter, Staging staging) {
-        Layer layer = sheet.frontLayer();
+        Layer layer = sheet.layer();
         String at = "/projects/" + sheet.project() + "/sheets/" + sheet.id();
         double scale = Math.min(1, Sheets.SMALL_LONG_SIDE_PX / (double) Math.max(layer.widthPx(), layer.heightPx()));
         return new Column(

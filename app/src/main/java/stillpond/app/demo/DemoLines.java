@@ -53,14 +53,14 @@ class DemoLines {
             changes.make(
                     sheet.id(),
                     author,
-                    new ChangeRequest.Lay(UUID.randomUUID(), sheet.frontLayer().id(), laid));
+                    new ChangeRequest.Lay(UUID.randomUUID(), sheet.layer().id(), laid));
         });
     }
 
     private Map<Integer, UUID> sources(Sheet sheet, Palette palette) {
-        Fills worn = sheets.fills(sheet.frontLayer());
+        Fills worn = sheets.fills(sheet.layer());
         return new DarkerThanBeside(DarkerThanBeside.Basis.DARKER, true, worn::of, cell -> 1, palette)
-                .sources(sheets.strokes(sheet.frontLayer()));
+                .sources(sheets.strokes(sheet.layer()));
     }
 
     private static Swatch shade(UUID source, Palette palette) {

@@ -182,7 +182,7 @@ class DemoLoader implements ApplicationRunner {
     }
 
     private void fill(Sheet sheet, UUID author, List<DemoBook.DemoFill> fills, Map<String, UUID> swatches) {
-        Layer layer = sheet.frontLayer();
+        Layer layer = sheet.layer();
         Regions regions = sheets.regions(layer);
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.cells()));
         for (DemoBook.DemoFill fill : fills) {

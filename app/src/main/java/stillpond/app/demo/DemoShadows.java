@@ -49,7 +49,7 @@ class DemoShadows {
 
     /** @param swatches by card and name */
     void lay(Sheet sheet, UUID author, DemoBook.DemoSheet demo, Map<String, UUID> swatches) {
-        Layer layer = sheet.frontLayer();
+        Layer layer = sheet.layer();
         Fills worn = sheets.fills(layer);
         List<Shadow> made = new ArrayList<>();
         Map<Integer, Fill> wear = new HashMap<>();

@@ -3,6 +3,7 @@ package stillpond.app.desk;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -10,10 +11,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.HandDams;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.Sheets;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
 
@@ -24,10 +28,12 @@ class DamController {
 
     private static final int MOST_POINTS = 2000;
 
+    private final Sheets sheets;
     private final HandDams dams;
     private final LineAnswers answers;
 
-    DamController(HandDams dams, LineAnswers answers) {
+    DamController(Sheets sheets, HandDams dams, LineAnswers answers) {
+        this.sheets = sheets;
         this.dams = dams;
         this.answers = answers;
     }
@@ -35,32 +41,36 @@ class DamController {
     /** Somebody has taken the dam tool into the hand. */
     @PostMapping("/dams/expected")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void expect(@PathVariable UUID project, @PathVariable UUID sheet) {
-        dams.expect(project, sheet);
+    void expect(@PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
+        dams.expect(sheets.get(project, sheet, layer));
     }
 
     @PostMapping("/dams")
     void draw(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody List<Point> line,
             HttpServletResponse response)
             throws IOException {
         requireLine(line);
-        answers.write(response, seen -> dams.draw(project, sheet, person.id(), line, seen));
+        Sheet on = sheets.get(project, sheet, layer);
+        answers.write(response, seen -> dams.draw(on, person.id(), line, seen));
     }
 
     @PostMapping("/joins")
     void join(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody List<Point> line,
             HttpServletResponse response)
             throws IOException {
         requireLine(line);
-        answers.write(response, seen -> dams.join(project, sheet, person.id(), line, seen));
+        Sheet on = sheets.get(project, sheet, layer);
+        answers.write(response, seen -> dams.join(on, person.id(), line, seen));
     }
 
     private static void requireLine(List<Point> line) {

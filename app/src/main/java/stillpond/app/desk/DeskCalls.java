@@ -4,6 +4,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.ChangeRequest;
@@ -47,8 +49,12 @@ class DeskCalls {
     }
 
     @GetMapping("/desk")
-    DeskState state(@PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
-        return states.of(sheets.get(project, sheet), person.id());
+    DeskState state(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
+            @AuthenticationPrincipal SignedIn person) {
+        return states.of(sheets.get(project, sheet, layer), person.id());
     }
 
     /** What the person can take back and do again here, after a change that did not come from here as one of {@link #make}. */
@@ -66,8 +72,8 @@ class DeskCalls {
 
     /** Whether the gaps of the sheet have been found; asked by a desk that was opened before. */
     @GetMapping("/sharp")
-    boolean isSharp(@PathVariable UUID project, @PathVariable UUID sheet) {
-        return sheets.get(project, sheet).frontLayer().isSharp();
+    boolean isSharp(@PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
+        return sheets.get(project, sheet, layer).layer().isSharp();
     }
 
     /**

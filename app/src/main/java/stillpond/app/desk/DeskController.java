@@ -4,6 +4,7 @@ import jakarta.validation.constraints.Size;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
 import stillpond.app.sheet.Sheet;
@@ -56,9 +58,10 @@ class DeskController {
     String desk(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             Model model) {
-        Sheet present = sheets.get(project, sheet);
+        Sheet present = sheets.get(project, sheet, layer);
         ProjectView view = projects.get(project);
         model.addAttribute("modes", BlendMode.values());
         model.addAttribute("project", view);

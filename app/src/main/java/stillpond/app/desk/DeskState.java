@@ -14,6 +14,7 @@ import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.StrokePlanes;
 import stillpond.app.sheet.UndoableChanges;
+import stillpond.app.sheet.WornLayers;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Places;
 import stillpond.core.gap.Dams;
@@ -22,11 +23,29 @@ import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
 import stillpond.core.render.Meeting;
 import stillpond.core.shadow.Shadows;
+import stillpond.core.stack.Standing;
 import stillpond.core.stroke.StrokeMap;
 
-/** Everything the desk needs to show a sheet, but for its planes. */
+/**
+ * Everything the desk needs to show a sheet, but for its planes.
+ *
+ * @param layer the one that is worked on
+ * @param standing how it stands in the sheet
+ * @param stack all layers, from front to back
+ * @param elsewhere what the other layers wear
+ * @param leftElsewhere how many regions of those have no fill yet
+ */
 record DeskState(
-        UUID sheet, String title, Meeting lineMeeting, List<LayerState> layers, SheetPalette palette, LineState line) {
+        UUID sheet,
+        String title,
+        Meeting lineMeeting,
+        LayerState layer,
+        Standing standing,
+        List<Standing> stack,
+        List<WornLayers.Worn> elsewhere,
+        long leftElsewhere,
+        SheetPalette palette,
+        LineState line) {
 
     /** What the person can take back or do again, in no order: that follows from what is known of each. */
     record LineState(List<ChangeAnswer> changes, List<UndoLine.Known<UUID>> known) {
@@ -86,36 +105,43 @@ record DeskState(
         }
     }
 
-    /** Null where it is found from the picture. */
-    record InkState(@Nullable Integer threshold, @Nullable Integer speckPx, Pencil pencil) {
-        static InkState of(InkSettings settings) {
+    /** Null where it is found from the picture. @param isThrough whether the ink of all layers that are shown bounds the regions */
+    record InkState(@Nullable Integer threshold, @Nullable Integer speckPx, Pencil pencil, boolean isThrough) {
+        static InkState of(InkSettings settings, boolean isThrough) {
             return new InkState(
                     settings.threshold().isPresent() ? settings.threshold().getAsInt() : null,
                     settings.speckPx().isPresent() ? settings.speckPx().getAsInt() : null,
-                    settings.pencil());
+                    settings.pencil(),
+                    isThrough);
         }
     }
 
     static DeskState of(
             Sheet sheet,
-            List<Fills> fills,
-            List<Dams> dams,
-            List<Shadows> shadows,
+            Fills fills,
+            Dams dams,
+            Shadows shadows,
+            List<WornLayers.Worn> elsewhere,
+            long leftElsewhere,
             SheetPalette palette,
             LineState line) {
         String planes = "/projects/" + sheet.project() + "/sheets/" + sheet.id() + "/planes/";
-        List<LayerState> layers = new ArrayList<>();
-        for (Layer layer : sheet.layers()) {
-            layers.add(layer(
-                    layer, fills.get(layers.size()), dams.get(layers.size()), shadows.get(layers.size()), planes));
-        }
-        return new DeskState(sheet.id(), sheet.title(), sheet.lineMeeting(), layers, palette, line);
+        return new DeskState(
+                sheet.id(),
+                sheet.title(),
+                sheet.lineMeeting(),
+                layer(sheet.layer(), fills, dams, shadows, planes),
+                sheet.layer().standing(),
+                sheet.stack().layers(),
+                elsewhere,
+                leftElsewhere,
+                palette,
+                line);
     }
 
     /** Where the planes are that the first picture needs. */
     List<String> planes() {
-        return layers.stream()
-                .flatMap(layer -> Stream.of(layer.cells(), layer.ink(), layer.openings(), layer.strokesToShow()))
+        return Stream.of(layer.cells(), layer.ink(), layer.openings(), layer.strokesToShow())
                 .filter(Objects::nonNull)
                 .toList();
     }
@@ -143,7 +169,7 @@ record DeskState(
                 planes + layer.smallInk(),
                 planes + layer.smallCells(),
                 StrokeState.of(layer.strokes(), planes),
-                InkState.of(layer.settings()),
+                InkState.of(layer.settings(), layer.isThrough()),
                 placesByFill,
                 shadows.all().stream().map(ShadowText::of).toList());
     }

@@ -9,6 +9,7 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.UndoableChanges;
+import stillpond.app.sheet.WornLayers;
 
 /** Puts together what the desk starts with. */
 @Service
@@ -23,6 +24,7 @@ class DeskStates {
     private final Stagings stagings;
     private final Sharpening sharpening;
     private final LayerShadows shadows;
+    private final WornLayers worn;
 
     DeskStates(
             Sheets sheets,
@@ -30,13 +32,15 @@ class DeskStates {
             SheetColours colours,
             Stagings stagings,
             Sharpening sharpening,
-            LayerShadows shadows) {
+            LayerShadows shadows,
+            WornLayers worn) {
         this.sheets = sheets;
         this.undoable = undoable;
         this.colours = colours;
         this.stagings = stagings;
         this.sharpening = sharpening;
         this.shadows = shadows;
+        this.worn = worn;
     }
 
     /** Also has the gaps of a sheet found that missed it. */
@@ -44,9 +48,11 @@ class DeskStates {
         sharpening.soon(sheet);
         return DeskState.of(
                 sheet,
-                sheet.layers().stream().map(sheets::fills).toList(),
-                sheet.layers().stream().map(sheets::dams).toList(),
-                sheet.layers().stream().map(layer -> shadows.of(layer.id())).toList(),
+                sheets.fills(sheet.layer()),
+                sheets.dams(sheet.layer()),
+                shadows.of(sheet.layer().id()),
+                worn.elsewhere(sheet),
+                worn.leftElsewhere(sheet),
                 palette(sheet),
                 line(sheet, person));
     }

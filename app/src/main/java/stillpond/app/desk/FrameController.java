@@ -52,7 +52,7 @@ class FrameController {
     /** The whole sheet where nobody has drawn one. */
     @GetMapping
     FrameMessage frame(@PathVariable UUID project, @PathVariable UUID sheet) {
-        Layer layer = sheets.get(project, sheet).frontLayer();
+        Layer layer = sheets.get(project, sheet).layer();
         return frames.of(sheet)
                 .map(FrameMessage::of)
                 .orElseGet(() -> new FrameMessage(0, 0, layer.widthPx(), layer.heightPx()));
@@ -65,7 +65,7 @@ class FrameController {
             @AuthenticationPrincipal SignedIn person,
             @RequestBody FrameMessage asked) {
         Sheet present = sheets.get(project, sheet);
-        Box frame = asked.on(present.frontLayer());
+        Box frame = asked.on(present.layer());
         frames.set(present, person.id(), frame);
         return FrameMessage.of(frame);
     }

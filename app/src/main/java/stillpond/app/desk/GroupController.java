@@ -2,6 +2,7 @@ package stillpond.app.desk;
 
 import jakarta.validation.Valid;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
@@ -39,30 +41,31 @@ class GroupController {
     }
 
     @GetMapping
-    List<CellGroup> groups(@PathVariable UUID project, @PathVariable UUID sheet) {
-        return groups.of(sheets.get(project, sheet).frontLayer().id()).groups();
+    List<CellGroup> groups(@PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
+        return groups.of(sheets.get(project, sheet, layer).layer().id()).groups();
     }
 
     @PostMapping
     List<CellGroup> change(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Valid GroupMessage message) {
-        Sheet present = sheets.get(project, sheet);
+        Sheet present = sheets.get(project, sheet, layer);
         return groups.change(present, person.id(), message.words(), act(present, message))
                 .groups();
     }
 
     private UnaryOperator<CellGroups> act(Sheet sheet, GroupMessage message) {
         if (message instanceof GroupMessage.Make make) {
-            if (!sheet.frontLayer().hasCells(make.cells())) {
+            if (!sheet.layer().hasCells(make.cells())) {
                 throw new Refusal("The line art has no such regions any more.");
             }
             return all -> all.making(UUID.randomUUID(), make.name(), make.cells());
         }
         if (message instanceof GroupMessage.ForEachColour) {
-            Layer layer = sheet.frontLayer();
+            Layer layer = sheet.layer();
             Fills fills = sheets.fills(layer);
             Palette palette = palettes.of(sheet.project());
             return all -> all.forEachColour(fills, layer.cellCount(), palette);

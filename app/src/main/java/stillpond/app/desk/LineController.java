@@ -3,6 +3,7 @@ package stillpond.app.desk;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
@@ -40,9 +42,9 @@ class LineController {
 
     /** The strokes, and what lies beside them. */
     @GetMapping("/strokes")
-    StrokesMessage strokes(@PathVariable UUID project, @PathVariable UUID sheet) {
-        Layer layer = sheets.get(project, sheet).frontLayer();
-        return new StrokesMessage(layer.id(), sheets.strokes(layer));
+    StrokesMessage strokes(@PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
+        Layer present = sheets.get(project, sheet, layer).layer();
+        return new StrokesMessage(present.id(), sheets.strokes(present));
     }
 
     @GetMapping("/line-meeting")

@@ -2,6 +2,7 @@ package stillpond.app.desk;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.Recuts;
+import stillpond.app.sheet.Sheets;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
 
@@ -23,17 +25,20 @@ import stillpond.core.ink.Pencil;
 @RequestMapping("/projects/{project}/sheets/{sheet}")
 class RecutController {
 
+    private final Sheets sheets;
     private final Recuts recuts;
 
-    RecutController(Recuts recuts) {
+    RecutController(Sheets sheets, Recuts recuts) {
+        this.sheets = sheets;
         this.recuts = recuts;
     }
 
-    /** @param threshold null: found from the picture; the same for specks */
+    /** @param threshold null: found from the picture; the same for specks @param isThrough whether all ink that is shown bounds the regions, not that of the layer alone */
     record InkMessage(
             @Nullable Integer threshold,
             @Nullable Integer speckPx,
-            @Nullable Pencil pencil) {
+            @Nullable Pencil pencil,
+            boolean isThrough) {
 
         InkSettings asSettings() {
             return new InkSettings(optional(threshold), optional(speckPx), pencil == null ? Pencil.NONE : pencil);
@@ -48,18 +53,20 @@ class RecutController {
     List<Recuts.LostFill> reanalyse(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody InkMessage ink) {
-        return recuts.reanalyse(project, sheet, person.id(), ink.asSettings());
+        return recuts.reanalyse(sheets.get(project, sheet, layer), person.id(), ink.asSettings(), ink.isThrough());
     }
 
     @PostMapping("/line-art")
     List<Recuts.LostFill> replace(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestParam MultipartFile file)
             throws IOException {
-        return recuts.replace(project, sheet, person.id(), file.getBytes());
+        return recuts.replace(sheets.get(project, sheet, layer), person.id(), file.getBytes());
     }
 }

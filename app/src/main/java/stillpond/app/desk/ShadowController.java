@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.history.ShadowText;
@@ -42,17 +44,18 @@ class ShadowController {
 
     /** From back to front. */
     @GetMapping
-    List<ShadowText> shadows(@PathVariable UUID project, @PathVariable UUID sheet) {
-        return texts(shadows.of(sheets.get(project, sheet).frontLayer().id()));
+    List<ShadowText> shadows(@PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
+        return texts(shadows.of(sheets.get(project, sheet, layer).layer().id()));
     }
 
     @PostMapping
     List<ShadowText> change(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Valid ShadowMessage message) {
-        return texts(change(sheets.get(project, sheet), person.id(), message));
+        return texts(change(sheets.get(project, sheet, layer), person.id(), message));
     }
 
     private Shadows change(Sheet sheet, UUID author, ShadowMessage message) {
@@ -60,14 +63,14 @@ class ShadowController {
             Map<Integer, Fill> worn = new HashMap<>();
             List<Shadow> added = new ArrayList<>();
             add.shadows().forEach(each -> {
-                added.add(on(sheet.frontLayer(), add.layer(), each.shadow()));
+                added.add(on(sheet.layer(), add.layer(), each.shadow()));
                 worn.put(each.shadow().number(), worn(sheet, each.fill()));
             });
             String words = "Laid " + (added.size() == 1 ? said(added.get(0)) : added.size() + " shadows");
             return shadows.change(sheet, author, words, all -> all.addingAll(added), worn);
         }
         if (message instanceof ShadowMessage.Change change) {
-            Shadow shadow = on(sheet.frontLayer(), change.layer(), change.shadow());
+            Shadow shadow = on(sheet.layer(), change.layer(), change.shadow());
             return shadows.change(sheet, author, "Changed " + said(shadow), all -> all.changing(shadow), Map.of());
         }
         if (message instanceof ShadowMessage.Remove remove) {

@@ -65,7 +65,7 @@ class PictureController {
             WebRequest request) {
         Showing.Asked asked = new Showing.Asked(tried, lit, light, rule, wear, at.orElse(null));
         Showing showing = Showing.of(asked, stagings.of(project));
-        SheetPictures.Coloured coloured = pictures.colour(sheets.get(project, sheet), showing);
+        SheetPictures.ColouredSheet coloured = pictures.colour(sheets.get(project, sheet), showing);
         String version = '"' + coloured.smallVersion() + '"';
         if (request.checkNotModified(version)) {
             return null;

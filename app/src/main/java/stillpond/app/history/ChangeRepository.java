@@ -1,6 +1,7 @@
 package stillpond.app.history;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -89,10 +90,10 @@ interface ChangeRepository extends Repository<StoredChange, UUID> {
             order by c.number desc, e.key.position desc""")
     List<StoredEffect> findOfProjectSince(UUID project, Instant moment);
 
-    /** The layers that the cuts of a sheet on record left, the last first. */
+    /** What the cuts of a layer on record left, the last first. */
     @Query("""
             select e.row.layerId from StoredEffect e join e.change c
-            where e.row.sheetId = :sheet and e.row.kind = 'RECUT'
+            where e.row.sheetId = :sheet and e.row.kind = 'RECUT' and e.row.layerId in :cuttings
             order by c.number desc, e.key.position desc""")
-    List<UUID> findCuts(UUID sheet, Limit most);
+    List<UUID> findCuts(UUID sheet, Collection<UUID> cuttings, Limit most);
 }

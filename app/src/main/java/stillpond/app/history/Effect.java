@@ -11,6 +11,7 @@ import stillpond.core.ledger.CellGroups;
 import stillpond.core.palette.CardsChange;
 import stillpond.core.render.Meeting;
 import stillpond.core.shadow.Shadows;
+import stillpond.core.stack.Stack;
 
 /** One thing that a change does to a project, told by what was before and what is after, so that it can be done the other way round. */
 public sealed interface Effect {
@@ -103,6 +104,19 @@ public sealed interface Effect {
         @Override
         public Part part() {
             return Part.SHADOWS;
+        }
+    }
+
+    /** The layers of a sheet: their order, and how each stands. */
+    record Stacked(UUID onSheet, Stack before, Stack after) implements OnSheet {
+        @Override
+        public Effect inverse() {
+            return new Stacked(onSheet, after, before);
+        }
+
+        @Override
+        public Part part() {
+            return Part.LAYERS;
         }
     }
 

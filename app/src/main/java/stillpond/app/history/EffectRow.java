@@ -27,6 +27,7 @@ record EffectRow(
         RECUT,
         GROUPED,
         SHADED,
+        STACKED,
         FRAMED,
         MET,
         CAST,

@@ -18,6 +18,8 @@ import stillpond.core.palette.CardsChange;
 import stillpond.core.render.Meeting;
 import stillpond.core.shadow.Shadow;
 import stillpond.core.shadow.Shadows;
+import stillpond.core.stack.Stack;
+import stillpond.core.stack.Standing;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -83,6 +85,9 @@ class EffectTexts {
                     shadows(shaded.swaps().stream().map(Shadows.Swap::before)),
                     shadows(shaded.swaps().stream().map(Shadows.Swap::after)));
         }
+        if (effect instanceof Effect.Stacked stacked) {
+            return onSheet(EffectRow.Kind.STACKED, stacked.onSheet(), stack(stacked.before()), stack(stacked.after()));
+        }
         if (effect instanceof Effect.Framed framed) {
             return onSheet(EffectRow.Kind.FRAMED, framed.onSheet(), sides(framed.before()), sides(framed.after()));
         }
@@ -121,6 +126,7 @@ class EffectTexts {
             case RECUT -> new Effect.Recut(row.sheetId(), row.replaced(), row.layerId());
             case GROUPED -> new Effect.Grouped(row.sheetId(), row.layerId(), groups(row.before()), groups(row.after()));
             case SHADED -> new Effect.Shaded(row.sheetId(), row.layerId(), shadows(row.before(), row.after()));
+            case STACKED -> new Effect.Stacked(row.sheetId(), stack(row.before()), stack(row.after()));
             case FRAMED -> new Effect.Framed(row.sheetId(), box(row.before()), box(row.after()));
             case MET ->
                 new Effect.Met(row.sheetId(), Meeting.valueOf(row.before()[0]), Meeting.valueOf(row.after()[0]));
@@ -165,6 +171,16 @@ class EffectTexts {
         return text.isEmpty()
                 ? Optional.empty()
                 : Optional.of(json.readValue(text, ShadowText.class).asShadow());
+    }
+
+    private String[] stack(Stack stack) {
+        return jsons(stack.layers().toArray());
+    }
+
+    private Stack stack(String[] texts) {
+        return new Stack(Arrays.stream(texts)
+                .map(text -> json.readValue(text, Standing.class))
+                .toList());
     }
 
     private CellGroups groups(String[] texts) {

@@ -185,10 +185,10 @@ public class History {
                 .toList();
     }
 
-    /** The layer that the last cut on record left on a sheet. */
+    /** The cutting that the last cut on record left of a layer. @param cuttings all of the layer */
     @Transactional(readOnly = true)
-    public Optional<UUID> lastCut(UUID sheet) {
-        return changes.findCuts(sheet, Limit.of(1)).stream().findFirst();
+    public Optional<UUID> lastCut(UUID sheet, Collection<UUID> cuttings) {
+        return changes.findCuts(sheet, cuttings, Limit.of(1)).stream().findFirst();
     }
 
     /** Which of some changes were taken back and not done again. */

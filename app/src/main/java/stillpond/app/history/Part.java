@@ -7,6 +7,8 @@ public enum Part {
     GROUPS,
     /** Shadows and rims. */
     SHADOWS,
+    /** Which layers a sheet has, and how they stand. */
+    LAYERS,
     PAGE_FRAME,
     /** What happens where two colours of ink meet. */
     LINE_MEETING,

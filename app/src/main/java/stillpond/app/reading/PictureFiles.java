@@ -111,6 +111,19 @@ public class PictureFiles {
         });
     }
 
+    /**
+     * Tells the layers of a file apart: its width and height, how many layers it has, and of each its name, its picture as a length and bytes, where it lies, its opacity in percent
+     * and whether it is hidden.
+     *
+     * @throws UnreadableFile with a message for the user
+     */
+    public byte[] takeApart(byte[] file, ImageLimits limits, Budget budget) {
+        return talk(reader -> {
+            Reader.Found found = reader.open(file, limits, settings.time());
+            return reader.takeApart(budget.of(found.pixels()));
+        });
+    }
+
     private <T> T talk(Function<Reader, T> talk) {
         acquire(readers, 1);
         try {

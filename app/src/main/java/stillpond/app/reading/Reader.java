@@ -73,8 +73,17 @@ final class Reader implements AutoCloseable {
 
     /** What comes of some work on the picture that was opened last. @throws UnreadableFile as {@link #open} */
     byte[] work(Class<? extends PictureWork> work, byte[] argument, Duration budget) {
+        return told(work.getName(), argument, budget);
+    }
+
+    /** The layers of the file that was opened last; see {@link PictureFiles#takeApart}. */
+    byte[] takeApart(Duration budget) {
+        return told(ReaderMain.APART, new byte[0], budget);
+    }
+
+    private byte[] told(String work, byte[] argument, Duration budget) {
         return inTime(budget, () -> {
-            tell(work.getName(), argument);
+            tell(work, argument);
             byte[] result = new byte[in.readInt()];
             in.readFully(result);
             return result;

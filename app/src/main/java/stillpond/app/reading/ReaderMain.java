@@ -11,6 +11,8 @@ import java.io.IOException;
 import java.io.PrintStream;
 import java.lang.reflect.Constructor;
 import java.nio.ByteBuffer;
+import java.util.List;
+import stillpond.core.format.FileLayer;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
 import stillpond.core.format.PictureFile;
@@ -25,6 +27,12 @@ final class ReaderMain {
 
     static final int FINE = 1;
     static final int REFUSED = 0;
+    /** Stands for the name of a work: to tell the layers of the file apart. */
+    static final String APART = "apart";
+
+    /** So that it can be written as one text. */
+    private static final int LONGEST_NAME = 1000;
+
     private static final int CHUNK_PIXELS = 1 << 16;
 
     private ReaderMain() {}
@@ -61,11 +69,10 @@ final class ReaderMain {
             out.flush();
             String work = in.readUTF();
             byte[] argument = in.readNBytes(in.readInt());
-            Picture picture = opened.decode();
             if (work.isEmpty()) {
-                write(picture, out);
+                write(opened.decode(), out);
             } else {
-                write(result(work, picture, argument), out);
+                write(work.equals(APART) ? apart(opened) : result(work, opened.decode(), argument), out);
             }
         } catch (UnreadableFile e) {
             refuse(out, e.getMessage());
@@ -74,6 +81,25 @@ final class ReaderMain {
         } catch (OutOfMemoryError e) {
             refuse(out, "The file needs more memory than one file is given here. Bring it smaller, or in parts.");
         }
+    }
+
+    private static byte[] apart(PictureFile file) throws IOException {
+        ByteArrayOutputStream result = new ByteArrayOutputStream();
+        DataOutputStream out = new DataOutputStream(result);
+        List<FileLayer> layers = file.layers();
+        out.writeInt(file.widthPx());
+        out.writeInt(file.heightPx());
+        out.writeInt(layers.size());
+        for (FileLayer layer : layers) {
+            out.writeUTF(layer.name().substring(0, Math.min(layer.name().length(), LONGEST_NAME)));
+            out.writeInt(layer.file().length);
+            out.write(layer.file());
+            out.writeInt(layer.xPx());
+            out.writeInt(layer.yPx());
+            out.writeInt(layer.opacityPercent());
+            out.writeBoolean(layer.isHidden());
+        }
+        return result.toByteArray();
     }
 
     private static byte[] result(String work, Picture picture, byte[] argument) throws IOException {

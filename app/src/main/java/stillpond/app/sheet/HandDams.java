@@ -14,13 +14,11 @@ import stillpond.core.gap.Point;
 @Service
 public class HandDams {
 
-    private final Sheets sheets;
     private final LayerCuts cuts;
     private final LayerDams dams;
     private final OpenLayers openLayers;
 
-    HandDams(Sheets sheets, LayerCuts cuts, LayerDams dams, OpenLayers openLayers) {
-        this.sheets = sheets;
+    HandDams(LayerCuts cuts, LayerDams dams, OpenLayers openLayers) {
         this.cuts = cuts;
         this.dams = dams;
         this.openLayers = openLayers;
@@ -35,8 +33,8 @@ public class HandDams {
     public record Cut(UUID layer, byte[] patch) {}
 
     /** Somebody is about to draw dams here: the first one shall not have to wait until the planes are unpacked. */
-    public void expect(UUID project, UUID sheetId) {
-        openLayers.open(sheets.get(project, sheetId).frontLayer());
+    public void expect(Sheet sheet) {
+        openLayers.open(sheet.layer());
     }
 
     /**
@@ -46,14 +44,13 @@ public class HandDams {
      * @param seen told what the line has cut, before that is stored
      * @return false if the line parts nothing; then nothing is changed, nor told
      */
-    public boolean draw(UUID project, UUID sheetId, UUID author, List<Point> line, Consumer<Cut> seen) {
-        Sheet sheet = sheets.get(project, sheetId);
-        OpenLayers.OpenLayer open = openLayers.take(sheet.frontLayer());
+    public boolean draw(Sheet sheet, UUID author, List<Point> line, Consumer<Cut> seen) {
+        OpenLayers.OpenLayer open = openLayers.take(sheet.layer());
         if (HandDam.draw(open.openings(), open.ink(), line) instanceof HandDam.Parted parted) {
             store(sheet, author, "Drew a dam", open, parted, seen);
             return true;
         }
-        openLayers.keep(sheet.frontLayer(), open);
+        openLayers.keep(sheet.layer(), open);
         return false;
     }
 
@@ -63,12 +60,11 @@ public class HandDams {
      * @param seen told what has changed, before that is stored
      * @return false if the line stays in one cell; then nothing is changed, nor told
      */
-    public boolean join(UUID project, UUID sheetId, UUID author, List<Point> line, Consumer<Cut> seen) {
-        Sheet sheet = sheets.get(project, sheetId);
-        OpenLayers.OpenLayer open = openLayers.take(sheet.frontLayer());
+    public boolean join(Sheet sheet, UUID author, List<Point> line, Consumer<Cut> seen) {
+        OpenLayers.OpenLayer open = openLayers.take(sheet.layer());
         Openings joined = HandDam.joined(open.openings(), open.ink(), line);
         if (joined.openings().size() == open.openings().openings().size()) {
-            openLayers.keep(sheet.frontLayer(), open);
+            openLayers.keep(sheet.layer(), open);
             return false;
         }
         store(sheet, author, "Joined regions", open, new HandDam.Parted(joined, Set.of(), List.of(), List.of()), seen);

@@ -8,27 +8,34 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import stillpond.core.fill.Places;
 import stillpond.core.ink.InkSettings;
+import stillpond.core.stack.Standing;
 
 /**
- * One layer of line art. Its planes are named by the hash of their stored form; see {@link Planes}.
+ * One layer of line art, as it is cut into cells now. Its planes are named by the hash of their stored form; see {@link Planes}.
  *
+ * @param id of this cutting
+ * @param standing how the layer stands in its sheet, however it is cut
  * @param settings how its ink was told from the paper
  * @param source the file it was made from
+ * @param origin the file on whose page its pixels lie; mostly the source
  * @param ink density of the ink
  * @param cells the cell map
  * @param openings where cells meet without ink; null for a layer analysed before there were any
  * @param strokes how its ink is cut into strokes; null while it is not
+ * @param isThrough whether its cells are bounded by the ink of all layers that are shown
  * @param isSharp whether its gaps have been found by the present analysis
  * @param reach the level from which on they are dammed
  * @param regionCount how many regions there are under the present dams
  */
 public record Layer(
         UUID id,
+        Standing standing,
         int widthPx,
         int heightPx,
         int cellCount,
         InkSettings settings,
         String source,
+        String origin,
         String ink,
         String cells,
         String openings,
@@ -37,7 +44,30 @@ public record Layer(
         String smallInk,
         String smallCells,
         @Nullable StrokePlanes strokes,
+        boolean isThrough,
         boolean isSharp) {
+
+    Layer standing(Standing other) {
+        return new Layer(
+                id,
+                other,
+                widthPx,
+                heightPx,
+                cellCount,
+                settings,
+                source,
+                origin,
+                ink,
+                cells,
+                openings,
+                reach,
+                regionCount,
+                smallInk,
+                smallCells,
+                strokes,
+                isThrough,
+                isSharp);
+    }
 
     public boolean hasCells(Collection<Integer> cells) {
         return cells.stream().allMatch(cell -> cell >= 0 && cell < cellCount);

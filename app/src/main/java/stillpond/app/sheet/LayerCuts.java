@@ -1,9 +1,12 @@
 package stillpond.app.sheet;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -14,13 +17,19 @@ import stillpond.app.history.History;
 import stillpond.app.history.Part;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellSplit;
+import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.MovedFills;
+import stillpond.core.fill.Places;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.gap.HandDam;
 import stillpond.core.ink.InkPlane;
+import stillpond.core.ink.Placing;
 import stillpond.core.refusal.Refusal;
+import stillpond.core.shadow.Shadows;
+import stillpond.core.stack.Stack;
+import stillpond.core.stack.Standing;
 
 /** Lets a layer with other cells take the place of the present one, and brings over what was done to it. */
 @Service
@@ -67,10 +76,11 @@ class LayerCuts {
      */
     List<Recuts.LostFill> recut(Sheet before, UUID author, LineArt lineArt, byte[] source) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
-        StoredLayer old = sheet.layer(before.frontLayer().id());
+        StoredLayer old = sheet.layer(before.layer().id());
         if (!old.isCurrent()) {
             throw new Refusal("Somebody else has analysed this sheet anew just now; look at that first.");
         }
+        LayerLocks.requireUnlocked(old);
         StoredLayer fresh = replace(sheet, old, lineArt, source);
         MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
         keep(sheet, author, "Analysed the line art anew", old, fresh);
@@ -81,7 +91,7 @@ class LayerCuts {
     /** Gives a sheet the gaps that were found meanwhile. Nobody asked for it, so it is no step to undo; if the sheet was cut anew in between, nothing happens. */
     void sharpen(Sheet before, LineArt lineArt, byte[] source) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
-        StoredLayer old = sheet.layer(before.frontLayer().id());
+        StoredLayer old = sheet.layer(before.layer().id());
         if (old.isCurrent()) {
             StoredLayer fresh = replace(sheet, old, lineArt, source);
             events.publishEvent(new Happened(
@@ -95,7 +105,13 @@ class LayerCuts {
     }
 
     private StoredLayer replace(StoredSheet sheet, StoredLayer old, LineArt lineArt, byte[] source) {
-        StoredLayer analysed = new StoredLayer(old.position(), lineArt.keepIn(planes, source));
+        LayerPlanes kept = lineArt.keepIn(planes, source);
+        boolean isSameFile = kept.source().equals(old.asLayer().source());
+        LayerPlanes planesOnPage = isSameFile ? kept.onPageOf(old.asLayer().origin()) : kept;
+        return replace(sheet, old, new StoredLayer(old.standing(), planesOnPage));
+    }
+
+    private StoredLayer replace(StoredSheet sheet, StoredLayer old, StoredLayer analysed) {
         StoredLayer fresh =
                 layerDams.withHandDams(old.asLayer(), analysed, () -> swaps.placing(analysed.asLayer(), old.asLayer()));
         sheet.replace(old, fresh);
@@ -113,10 +129,11 @@ class LayerCuts {
      */
     Layer split(Sheet before, UUID author, String words, UUID id, HandDam.Parted parted, InkPlane ink) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
-        StoredLayer old = sheet.layer(before.frontLayer().id());
+        StoredLayer old = sheet.layer(before.layer().id());
         if (!old.isCurrent()) {
             throw new Refusal(SheetChanges.ANALYSED_ANEW);
         }
+        LayerLocks.requireUnlocked(old);
         StoredLayer fresh = old.splitInto(id, SplitPlanes.of(parted.openings(), ink, planes));
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
@@ -134,6 +151,78 @@ class LayerCuts {
         keep(sheet, author, words, old, fresh);
         fills.write(fresh.id(), Fills.none().becoming(Fills.of(worn)));
         return fresh.asLayer();
+    }
+
+    /** A part of a layer that is to be one of its own, and what is left. @param cells those of the layer that go */
+    record Split(
+            String name, Set<Integer> cells, LineArt going, byte[] goingFile, LineArt staying, byte[] stayingFile) {}
+
+    /**
+     * Splits a layer off from another, in front of it, with what its cells wear and the shadows on them.
+     *
+     * @return the sheet with the new layer to work on
+     */
+    Sheet splitOff(Sheet before, UUID author, Split split) {
+        StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
+        StoredLayer old = sheet.layer(before.layer().id());
+        if (!old.isCurrent()) {
+            throw new Refusal(SheetChanges.ANALYSED_ANEW);
+        }
+        LayerLocks.requireUnlocked(old);
+        Layer was = old.asLayer();
+        Stack stackBefore = sheet.stack();
+        Standing standing = Standing.of(UUID.randomUUID(), split.name())
+                .opaque(was.standing().opacityPercent())
+                .moved(was.standing().xPx(), was.standing().yPx());
+        Stack stackAfter =
+                stackBefore.adding(standing, stackBefore.indexOf(was.standing().layer()));
+        StoredLayer stays = replace(
+                sheet,
+                old,
+                new StoredLayer(
+                        old.standing(),
+                        split.staying().keepIn(planes, split.stayingFile()).onPageOf(was.origin())));
+        StoredLayer gone = add(sheet, old, standing, split);
+        sheet.become(stackAfter);
+        sheets.saveAndFlush(sheet);
+        Fills worn = fills.worn(old.id());
+        List<Shadows.Swap> shadowsLeft = shadows.splitOff(was, stays.asLayer(), gone.asLayer(), split.cells(), worn);
+        Set<Integer> placesGone = new HashSet<>(split.cells());
+        shadowsLeft.forEach(swap ->
+                placesGone.add(Places.ofShadow(swap.before().orElseThrow().number())));
+        Fills carried = swaps.moved(was, stays.asLayer()).fills();
+        fills.write(stays.id(), Fills.none().becoming(carried));
+        // What went is put off in a step of its own: then the cut, taken back, finds all that it carried.
+        Fills staying = worn.in(place -> !placesGone.contains(place));
+        Change left = carried.becoming(swaps.inTheSamePlace(was, staying, stays.asLayer()));
+        fills.write(stays.id(), left);
+        Fills going = worn.in(place -> placesGone.contains(place) || Places.isStroke(place) || Places.isWidth(place));
+        fills.write(gone.id(), Fills.none().becoming(swaps.inTheSamePlace(was, going, gone.asLayer())));
+        List<Effect> effects = new ArrayList<>();
+        effects.add(new Effect.Recut(sheet.id(), old.id(), stays.id()));
+        if (!left.isEmpty()) {
+            effects.add(new Effect.Filled(sheet.id(), stays.id(), left));
+        }
+        if (!shadowsLeft.isEmpty()) {
+            effects.add(new Effect.Shaded(sheet.id(), stays.id(), shadowsLeft));
+        }
+        effects.add(new Effect.Stacked(sheet.id(), stackBefore, stackAfter));
+        sheet.nextRevision();
+        history.keep(sheet.projectId(), author, "Split off the layer '" + standing.name() + "'", effects);
+        return sheet.asSheet().on(standing.layer());
+    }
+
+    private StoredLayer add(StoredSheet sheet, StoredLayer old, Standing standing, Split split) {
+        StoredLayer analysed = new StoredLayer(
+                new StoredStanding(sheet.id(), standing, 0),
+                split.going()
+                        .keepIn(planes, split.goingFile())
+                        .onPageOf(old.asLayer().origin()));
+        StoredLayer gone = layerDams.withHandDams(old.asLayer(), analysed, () -> Placing.SAME);
+        sheet.addLayer(gone);
+        sheets.saveAndFlush(sheet);
+        layerDams.carry(old.asLayer(), gone, () -> Placing.SAME);
+        return gone;
     }
 
     private void keep(StoredSheet sheet, UUID author, String words, StoredLayer old, StoredLayer fresh) {

@@ -17,6 +17,7 @@ import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.ledger.CellGroup;
 import stillpond.core.ledger.CellGroups;
+import stillpond.core.refusal.Refusal;
 
 /** The groups of each layer. */
 @Component
@@ -50,13 +51,16 @@ public class LayerGroups implements EffectKind<Effect.Grouped> {
     }
 
     /**
-     * Changes the groups of the front layer of a sheet, as one change.
+     * Changes the groups of a sheet's layer, as one change.
      *
      * @param words what is done, for the history
      */
     public CellGroups change(Sheet sheet, UUID author, String words, UnaryOperator<CellGroups> change) {
-        sheets.findAndLock(sheet.id()).orElseThrow();
-        UUID layer = sheet.frontLayer().id();
+        StoredSheet stored = sheets.findAndLock(sheet.id()).orElseThrow();
+        UUID layer = sheet.layer().id();
+        if (!stored.layer(layer).isCurrent()) {
+            throw new Refusal(SheetChanges.ANALYSED_ANEW);
+        }
         CellGroups before = of(layer);
         CellGroups changed = change.apply(before);
         if (!changed.equals(before)) {

@@ -6,7 +6,9 @@ import stillpond.core.ink.InkSettings;
 /**
  * How a layer came to be: its settings, its size and the names under which its planes are kept.
  *
+ * @param origin the file on whose page its pixels lie; mostly the source
  * @param strokes null while its ink is not cut into strokes
+ * @param isThrough whether its cells are bounded by the ink of all layers that are shown
  */
 record LayerPlanes(
         int analysisVersion,
@@ -17,9 +19,33 @@ record LayerPlanes(
         int[] areas,
         double reach,
         String source,
+        String origin,
         String ink,
         String cells,
         String openings,
         String smallInk,
         String smallCells,
-        @Nullable StrokePlanes strokes) {}
+        @Nullable StrokePlanes strokes,
+        boolean isThrough) {
+
+    /** As a layer whose pixels lie where those of a file lie that is not its own. */
+    LayerPlanes onPageOf(String otherOrigin) {
+        return new LayerPlanes(
+                analysisVersion,
+                settings,
+                widthPx,
+                heightPx,
+                regions,
+                areas,
+                reach,
+                source,
+                otherOrigin,
+                ink,
+                cells,
+                openings,
+                smallInk,
+                smallCells,
+                strokes,
+                isThrough);
+    }
+}

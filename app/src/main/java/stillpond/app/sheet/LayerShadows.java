@@ -80,7 +80,7 @@ public class LayerShadows implements EffectKind<Effect.Shaded> {
     }
 
     /**
-     * Changes the shadows of the front layer of a sheet, as one change.
+     * Changes the shadows of a sheet's layer, as one change.
      *
      * @param words what is done, for the history
      * @param worn what shadows wear from now on, by their numbers; the others keep theirs
@@ -88,10 +88,11 @@ public class LayerShadows implements EffectKind<Effect.Shaded> {
     public Shadows change(
             Sheet sheet, UUID author, String words, UnaryOperator<Shadows> change, Map<Integer, Fill> worn) {
         StoredSheet stored = sheets.findAndLock(sheet.id()).orElseThrow();
-        UUID layer = sheet.frontLayer().id();
+        UUID layer = sheet.layer().id();
         if (!stored.layer(layer).isCurrent()) {
             throw new Refusal(SheetChanges.ANALYSED_ANEW);
         }
+        LayerLocks.requireUnlocked(stored.layer(layer));
         Shadows before = of(layer);
         Shadows after = change.apply(before);
         List<Effect> effects = write(sheet, before, after, worn);
@@ -102,7 +103,7 @@ public class LayerShadows implements EffectKind<Effect.Shaded> {
     }
 
     private List<Effect> write(Sheet sheet, Shadows before, Shadows after, Map<Integer, Fill> worn) {
-        Layer layer = sheet.frontLayer();
+        Layer layer = sheet.layer();
         List<Shadows.Swap> changed = before.becoming(after);
         requireToShow(layer, changed);
         List<Effect> effects = new ArrayList<>();
@@ -237,6 +238,35 @@ public class LayerShadows implements EffectKind<Effect.Shaded> {
             split.stream().filter(parts -> cells.contains(parts.cell())).forEach(parts -> all.addAll(parts.parts()));
             return all;
         }));
+    }
+
+    /**
+     * Moves shadows over to a layer that was split off, those whose base mostly went there.
+     *
+     * @param old both were one in, {@code stays} what is left of it, {@code gone} what was split off
+     * @param going cells of the old one
+     * @return what became of those of the layer that stays
+     */
+    List<Shadows.Swap> splitOff(Layer old, Layer stays, Layer gone, Set<Integer> going, Fills worn) {
+        Shadows all = of(old.id());
+        Map<Integer, Set<Integer>> bases = bases(old, all, worn);
+        List<Shadow> moving = all.all().stream()
+                .filter(each -> isMostlyIn(bases.get(each.number()), going))
+                .toList();
+        become(gone.id(), inTheSamePlace(new Shadows(moving), old, gone));
+        Set<Integer> numbers = moving.stream().map(Shadow::number).collect(Collectors.toSet());
+        Shadows carried = of(stays.id());
+        Shadows left = new Shadows(carried.all().stream()
+                .filter(each -> !numbers.contains(each.number()))
+                .toList());
+        List<Shadows.Swap> swaps = carried.becoming(left);
+        write(stays.id(), swaps);
+        return swaps;
+    }
+
+    private static boolean isMostlyIn(Set<Integer> base, Set<Integer> cells) {
+        long inside = base.stream().filter(cells::contains).count();
+        return inside > 0 && 2 * inside >= base.size();
     }
 
     void copy(UUID from, UUID to) {

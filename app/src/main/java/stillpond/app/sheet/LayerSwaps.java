@@ -94,8 +94,8 @@ class LayerSwaps {
 
     /** Where the pixels of one layer lie among those of another of the same page. */
     Placing placing(Layer here, Layer there) {
-        boolean sameFile = here.source().equals(there.source()) && here.widthPx() == there.widthPx();
-        return sameFile
+        boolean samePage = here.origin().equals(there.origin()) && here.widthPx() == there.widthPx();
+        return samePage
                 ? Placing.SAME
                 : Registration.place(
                         PlaneCodec.decodeInk(planes.content(here.ink())),

@@ -4,6 +4,7 @@ import java.io.DataInput;
 import java.io.DataOutput;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,7 @@ import stillpond.core.ink.Pencil;
 import stillpond.core.ink.Picture;
 import stillpond.core.ink.StrokeWidth;
 import stillpond.core.render.SmallSheet;
+import stillpond.core.stack.VisibleInk;
 import stillpond.core.stroke.StrokeMap;
 
 /**
@@ -29,6 +31,7 @@ import stillpond.core.stroke.StrokeMap;
  *
  * @param analysisVersion see {@link Openings#VERSION}
  * @param strokes null while its ink is not cut into strokes, or if there are none
+ * @param isThrough whether its cells are bounded by ink of other layers too
  */
 record LineArt(
         int analysisVersion,
@@ -43,7 +46,8 @@ record LineArt(
         byte[] openings,
         byte[] smallInk,
         byte[] smallCells,
-        @Nullable CutInk strokes) {
+        @Nullable CutInk strokes,
+        boolean isThrough) {
 
     private static final int UNSHARPENED = 0;
     private static final int LEFT_TO_US = -1;
@@ -51,21 +55,38 @@ record LineArt(
     /** Sharp in a strip of sheets on a dense display. */
     static final int SMALL_LONG_SIDE_PX = 480;
 
-    /** @throws UnreadableFile if it holds nothing to fill or nothing that bounds a fill */
-    static LineArt analyse(Picture picture, InkSettings settings) {
+    /**
+     * @param others the ink of other layers that bounds its cells too
+     * @throws UnreadableFile if it holds nothing to fill or nothing that bounds a fill
+     */
+    static LineArt analyse(Picture picture, InkSettings settings, List<VisibleInk.Other> others) {
         InkPlane ink = ink(picture, settings);
         ThinnedInk thinned = ThinnedInk.of(ink);
         CompletableFuture<StrokeMap> strokes = CompletableFuture.supplyAsync(() -> StrokeMap.of(ink, thinned));
-        Openings openings = Openings.of(ink, thinned);
+        Openings openings = others.isEmpty() ? Openings.of(ink, thinned) : through(VisibleInk.of(ink, others));
         CutInk cut = CutInk.of(strokes.join(), openings.strokePx()).orElse(null);
-        return of(ink, settings, openings, Openings.VERSION, cut);
+        return of(ink, settings, openings, Openings.VERSION, cut, !others.isEmpty());
     }
 
-    /** Only cut along its ink, which is quick; its gaps are still to be found. */
+    private static Openings through(InkPlane visible) {
+        return Openings.of(visible, ThinnedInk.of(visible));
+    }
+
+    /** Only cut along its ink, which is quick; its gaps are still to be found. @throws UnreadableFile as {@link #analyse} */
     static LineArt glance(Picture picture) {
-        InkPlane ink = ink(picture, InkSettings.AUTOMATIC);
+        return glance(ink(picture, InkSettings.AUTOMATIC));
+    }
+
+    /** Likewise; empty if it holds nothing to fill or nothing that bounds a fill. */
+    static Optional<LineArt> glanceIfDrawn(Picture picture) {
+        InkPlane ink = InkFinder.find(picture, InkSettings.AUTOMATIC);
+        int inkPixels = ink.inkPixels();
+        return inkPixels == 0 || inkPixels == ink.density().length ? Optional.empty() : Optional.of(glance(ink));
+    }
+
+    private static LineArt glance(InkPlane ink) {
         Openings none = new Openings(CellMap.of(ink), List.of(), StrokeWidth.of(ink), 1, false);
-        return of(ink, InkSettings.AUTOMATIC, none, UNSHARPENED, null);
+        return of(ink, InkSettings.AUTOMATIC, none, UNSHARPENED, null, false);
     }
 
     private static InkPlane ink(Picture picture, InkSettings settings) {
@@ -75,7 +96,12 @@ record LineArt(
     }
 
     private static LineArt of(
-            InkPlane ink, InkSettings settings, Openings openings, int version, @Nullable CutInk strokes) {
+            InkPlane ink,
+            InkSettings settings,
+            Openings openings,
+            int version,
+            @Nullable CutInk strokes,
+            boolean isThrough) {
         CellMap map = openings.cells();
         SmallSheet small = SmallSheet.of(map.plane(), ink, SMALL_LONG_SIDE_PX);
         return new LineArt(
@@ -91,7 +117,8 @@ record LineArt(
                 OpeningsCodec.encode(openings),
                 PlaneCodec.encode(small.ink()),
                 PlaneCodec.encode(small.cells()),
-                strokes);
+                strokes,
+                isThrough);
     }
 
     private static void requireSomethingToFill(InkPlane ink) {
@@ -106,6 +133,7 @@ record LineArt(
 
     /** @param source the file that it was made from */
     LayerPlanes keepIn(Planes planes, byte[] source) {
+        String kept = planes.keep(source);
         return new LayerPlanes(
                 analysisVersion,
                 settings,
@@ -114,13 +142,15 @@ record LineArt(
                 regions,
                 areas,
                 reach,
-                planes.keep(source),
+                kept,
+                kept,
                 planes.keep(ink),
                 planes.keep(cells),
                 planes.keep(openings),
                 planes.keep(smallInk),
                 planes.keep(smallCells),
-                strokes == null ? null : strokes.keepIn(planes));
+                strokes == null ? null : strokes.keepIn(planes),
+                isThrough);
     }
 
     void write(DataOutput out) throws IOException {
@@ -135,6 +165,7 @@ record LineArt(
             writePlane(plane, out);
         }
         CutInk.write(strokes, out);
+        out.writeBoolean(isThrough);
     }
 
     static LineArt read(DataInput in) throws IOException {
@@ -151,7 +182,8 @@ record LineArt(
                 readPlane(in),
                 readPlane(in),
                 readPlane(in),
-                CutInk.read(in));
+                CutInk.read(in),
+                in.readBoolean());
     }
 
     static void writeSettings(InkSettings settings, DataOutput out) throws IOException {

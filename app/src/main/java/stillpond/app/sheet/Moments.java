@@ -6,7 +6,10 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.history.Effect;
@@ -15,6 +18,8 @@ import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Swap;
 import stillpond.core.shadow.Shadows;
+import stillpond.core.stack.Stack;
+import stillpond.core.stack.Standing;
 
 /** What a sheet wore at earlier moments, told from the log. */
 @Service
@@ -36,10 +41,27 @@ public class Moments {
     /** A layer with what it wore, and what lay on it. */
     public record Worn(Layer layer, Fills fills, Shadows shadows) {}
 
-    /** What the sheet wore at a moment, on the cells that it had then. */
-    public Worn at(Sheet sheet, Instant moment) {
+    /** What the layers of a sheet wore at a moment, front to back, each on the cells that it had then. */
+    public List<Worn> at(Sheet sheet, Instant moment) {
         List<History.At> log = history.ofSheet(sheet.id());
-        UUID layer = layerAt(sheet, log, moment);
+        StoredSheet stored = sheets.findById(sheet.id()).orElseThrow();
+        return stackAt(sheet, log, moment).layers().stream()
+                .map(standing -> at(stored, standing, log, moment))
+                .toList();
+    }
+
+    private static Stack stackAt(Sheet sheet, List<History.At> log, Instant moment) {
+        return log.stream()
+                .filter(each -> each.at().isAfter(moment))
+                .flatMap(each -> each.effect() instanceof Effect.Stacked stacked ? Stream.of(stacked.before()) : null)
+                .findFirst()
+                .orElse(sheet.stack());
+    }
+
+    private Worn at(StoredSheet sheet, Standing standing, List<History.At> log, Instant moment) {
+        Set<UUID> cuttings = sheet.cuttingsOf(standing.layer());
+        UUID layer = layerAt(cuttings, log, moment)
+                .orElseGet(() -> sheet.presentOf(standing.layer()).id());
         Fills present = fills.worn(layer);
         Map<Integer, Fill> worn = new HashMap<>();
         present.filled().forEach(cell -> worn.put(cell, present.of(cell)));
@@ -61,24 +83,30 @@ public class Moments {
                 }
             }
         }
-        return new Worn(sheets.findById(sheet.id()).orElseThrow().layer(layer).asLayer(), Fills.of(worn), shadows);
+        return new Worn(sheet.layer(layer).asLayer().standing(standing), Fills.of(worn), shadows);
     }
 
-    /** Every effect on cells names the layer that stood after it, and a new cutting also the one whose place it took. */
-    private static UUID layerAt(Sheet sheet, List<History.At> log, Instant moment) {
+    /** Every effect on cells names the cutting that stood after it, and a new one also that whose place it took. */
+    private static Optional<UUID> layerAt(Set<UUID> cuttings, List<History.At> log, Instant moment) {
         UUID layer = null;
         for (History.At each : log) {
             boolean isSince = each.at().isAfter(moment);
-            if (each.effect() instanceof Effect.Recut recut && (!isSince || layer == null)) {
-                layer = isSince ? recut.before() : recut.after();
-            } else if (each.effect() instanceof Effect.Filled filled && (!isSince || layer == null)) {
-                layer = filled.layer();
-            } else if (each.effect() instanceof Effect.Shaded shaded && (!isSince || layer == null)) {
-                layer = shaded.layer();
-            } else if (each.effect() instanceof Effect.Dammed dammed && (!isSince || layer == null)) {
-                layer = dammed.layer();
-            }
+            Optional<UUID> named = named(each.effect(), isSince).filter(cuttings::contains);
+            layer = named.isPresent() && (!isSince || layer == null) ? named.get() : layer;
         }
-        return layer == null ? sheet.frontLayer().id() : layer;
+        return Optional.ofNullable(layer);
+    }
+
+    private static Optional<UUID> named(Effect effect, boolean isSince) {
+        if (effect instanceof Effect.Recut recut) {
+            return Optional.of(isSince ? recut.before() : recut.after());
+        }
+        if (effect instanceof Effect.Filled filled) {
+            return Optional.of(filled.layer());
+        }
+        if (effect instanceof Effect.Shaded shaded) {
+            return Optional.of(shaded.layer());
+        }
+        return effect instanceof Effect.Dammed dammed ? Optional.of(dammed.layer()) : Optional.empty();
     }
 }

@@ -42,11 +42,11 @@ class RecutEffects implements EffectKind<Effect.Recut> {
     /** Left alone if somebody has cut the sheet otherwise since. */
     @Override
     public Done done(UUID project, UUID author, Effect.Recut effect) {
-        if (!history.lastCut(effect.onSheet()).equals(Optional.of(effect.before()))) {
-            return Done.nothing();
-        }
         StoredSheet sheet = sheets.findById(effect.onSheet()).orElseThrow();
         StoredLayer former = sheet.layer(effect.after());
+        if (!history.lastCut(sheet.id(), sheet.cuttingsOf(former)).equals(Optional.of(effect.before()))) {
+            return Done.nothing();
+        }
         // Not always the one that the cut left: gaps are found later, and give the layer other cells without anybody's
         // asking.
         StoredLayer present = sheet.inPlaceOf(former);

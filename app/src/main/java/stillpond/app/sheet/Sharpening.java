@@ -27,6 +27,7 @@ public class Sharpening {
     private final Planes planes;
     private final Analyses analyses;
     private final ImageLimits limits;
+    private final VisibleInks inks;
 
     /** One at a time: each analysis uses all cores by itself. */
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
@@ -37,29 +38,27 @@ public class Sharpening {
 
     private final Set<UUID> waiting = ConcurrentHashMap.newKeySet();
 
-    /** Those that took too long, or more memory than there is: they are not tried again each time that somebody opens them. */
+    /** Layers that took too long, or more memory than there is: they are not tried again each time that somebody opens them. */
     private final Set<UUID> hopeless = ConcurrentHashMap.newKeySet();
 
-    Sharpening(Sheets sheets, LayerCuts cuts, Planes planes, Analyses analyses, ImageLimits limits) {
+    Sharpening(Sheets sheets, LayerCuts cuts, Planes planes, Analyses analyses, ImageLimits limits, VisibleInks inks) {
         this.sheets = sheets;
         this.cuts = cuts;
         this.planes = planes;
         this.analyses = analyses;
         this.limits = limits;
+        this.inks = inks;
     }
 
     /** Asking again while it waits or is at work does nothing. */
     public void soon(Sheet sheet) {
-        boolean isToDo = !sheet.frontLayer().isSharp() && !hopeless.contains(sheet.id());
+        boolean isToDo = sheet.layers().stream().anyMatch(this::isToDo);
         if (isToDo && waiting.add(sheet.id())) {
             worker.execute(() -> {
                 try {
                     now(sheet.project(), sheet.id());
                 } catch (NotNow e) {
                     LOG.info("The gaps of sheet {} are found when somebody opens it again", sheet.id());
-                } catch (RuntimeException e) {
-                    hopeless.add(sheet.id());
-                    LOG.warn("The gaps of sheet {} could not be found; it stays as it is", sheet.id(), e);
                 } finally {
                     waiting.remove(sheet.id());
                 }
@@ -67,18 +66,35 @@ public class Sharpening {
         }
     }
 
+    private boolean isToDo(Layer layer) {
+        return !layer.isSharp() && !hopeless.contains(layer.id());
+    }
+
     /** Finds the gaps of a sheet before it returns. */
     public Sheet now(UUID project, UUID sheetId) {
         Sheet sheet = sheets.get(project, sheetId);
-        Layer layer = sheet.frontLayer();
-        if (!layer.isSharp()) {
+        sheet.layers().stream().filter(this::isToDo).forEach(layer -> sharpen(sheet.on(layer)));
+        return sheets.get(project, sheetId);
+    }
+
+    private void sharpen(Sheet sheet) {
+        Layer layer = sheet.layer();
+        try {
             int longSide = Math.max(layer.widthPx(), layer.heightPx());
             byte[] source = planes.content(layer.source());
             LineArt sharp = analyses.whole(
-                    source, limits.withVectorLongSide(longSide), layer.settings(), Analyses.Waiting.NOBODY);
+                    source,
+                    limits.withVectorLongSide(longSide),
+                    layer.settings(),
+                    inks.through(sheet),
+                    Analyses.Waiting.NOBODY);
             cuts.sharpen(sheet, sharp, source);
+        } catch (NotNow e) {
+            throw e;
+        } catch (RuntimeException e) {
+            hopeless.add(layer.id());
+            LOG.warn("The gaps of a layer of sheet {} could not be found; it stays as it is", sheet.id(), e);
         }
-        return sheets.get(project, sheetId);
     }
 
     /** Returns when all that was asked for so far is done. */

@@ -205,6 +205,9 @@ public class SheetChanges {
             return lay;
         }
         StoredLayer now = sheet.inPlaceOf(then.get());
+        if (!now.isCurrent()) {
+            return lay;
+        }
         Map<Integer, Fill> fillByPlace = new HashMap<>();
         lay.fillByPlace().entrySet().stream()
                 .collect(Collectors.groupingBy(
@@ -220,6 +223,10 @@ public class SheetChanges {
                 .findFirst();
         if (layer.isEmpty()) {
             return new ChangeOutcome.Refused(dam.id(), ANALYSED_ANEW);
+        }
+        Optional<String> locked = LayerLocks.objectionTo(layer.get().standing().asStanding());
+        if (locked.isPresent()) {
+            return new ChangeOutcome.Refused(dam.id(), locked.get());
         }
         int openings = layerDams.openings(layer.get().asLayer()).openings().size();
         if (dam.states().keySet().stream().anyMatch(opening -> opening < 0 || opening >= openings)) {
@@ -241,6 +248,10 @@ public class SheetChanges {
                 .findFirst();
         if (layer.isEmpty()) {
             return Optional.of(ANALYSED_ANEW);
+        }
+        Optional<String> standing = LayerLocks.objectionTo(layer.get().standing());
+        if (standing.isPresent()) {
+            return standing;
         }
         List<Integer> places = lay.places();
         if (places.isEmpty()) {

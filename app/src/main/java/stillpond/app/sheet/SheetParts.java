@@ -31,13 +31,12 @@ public class SheetParts {
 
     /** @param palette by which swatches are told to be of a card */
     public List<PartsOnSheet> of(List<Sheet> sheets, Palette palette) {
-        List<UUID> layers =
-                sheets.stream().map(sheet -> sheet.frontLayer().id()).toList();
+        List<UUID> layers = sheets.stream().map(sheet -> sheet.layer().id()).toList();
         Map<UUID, int[]> regions = regions(layers);
         Map<UUID, Map<Integer, Fill>> fills = fills(layers);
         List<Known> known = new ArrayList<>();
         for (Sheet sheet : sheets) {
-            Layer layer = sheet.frontLayer();
+            Layer layer = sheet.layer();
             Fills worn = Fills.of(fills.getOrDefault(layer.id(), Map.of()));
             known.add(new Known(
                     planes.content(layer.smallCells()), regions.get(layer.id()), worn, smallInk(layer, worn)));

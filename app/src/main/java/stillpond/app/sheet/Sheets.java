@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -21,6 +22,7 @@ import stillpond.core.gap.Dams;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Regions;
 import stillpond.core.palette.Palette;
+import stillpond.core.stack.Standing;
 import stillpond.core.stroke.Stroke;
 
 /** The sheets of projects and what they wear now. */
@@ -72,32 +74,49 @@ public class Sheets {
     public Brought bring(UUID project, UUID scene, LineArtFile file) {
         requireNew(project, file.content());
         Analyses.Done done = analyses.glance(file.content(), limitsFor(file));
-        Sheet sheet = transaction.execute(status ->
-                store(projects.scene(project, scene), FileTitle.of(file.name()), done.lineArt(), file.content()));
+        Sheet sheet = store(
+                projects.scene(project, scene),
+                FileTitle.of(file.name()),
+                List.of(new NewLayer("Line art", done.lineArt(), file.content())));
         return new Brought(sheet, done.leftOut());
     }
 
     /** A new sheet, and what of its file is not on it, for the user to read, each to follow "without". */
     public record Brought(Sheet sheet, List<String> leftOut) {}
 
-    private ImageLimits limitsFor(LineArtFile file) {
+    ImageLimits limitsFor(LineArtFile file) {
         return file.vectorLongSidePx().isPresent()
                 ? limits.withVectorLongSide(file.vectorLongSidePx().getAsInt())
                 : limits;
     }
 
-    private void requireNew(UUID project, byte[] file) {
+    void requireNew(UUID project, byte[] file) {
         sheets.findMadeFrom(project, Planes.nameOf(file)).stream().findFirst().ifPresent(same -> {
             throw new UnreadableFile("This very file is here already, as '" + same.title()
                     + "'. To have it twice, copy that sheet on the project page.");
         });
     }
 
-    private Sheet store(Scene scene, String title, LineArt lineArt, byte[] source) {
-        StoredSheet sheet =
-                new StoredSheet(scene.project(), scene.id(), title, sheets.countBySceneId(scene.id()), clock.instant());
-        sheet.addLayer(new StoredLayer(0, lineArt.keepIn(planes, source)));
-        return sheets.save(sheet).asSheet();
+    /** A layer that is to be. @param file that it is to be made from again */
+    record NewLayer(Standing standing, LineArt lineArt, byte[] file) {
+        NewLayer(String name, LineArt lineArt, byte[] file) {
+            this(Standing.of(UUID.randomUUID(), name), lineArt, file);
+        }
+    }
+
+    /** @param layers from front to back */
+    Sheet store(Scene scene, String title, List<NewLayer> layers) {
+        return transaction.execute(status -> {
+            StoredSheet sheet = new StoredSheet(
+                    scene.project(), scene.id(), title, sheets.countBySceneId(scene.id()), clock.instant());
+            for (int i = 0; i < layers.size(); i++) {
+                NewLayer layer = layers.get(i);
+                sheet.addLayer(new StoredLayer(
+                        new StoredStanding(sheet.id(), layer.standing(), i),
+                        layer.lineArt().keepIn(planes, layer.file())));
+            }
+            return sheets.save(sheet).asSheet();
+        });
     }
 
     /** In their order within each scene, without those removed. */
@@ -121,6 +140,18 @@ public class Sheets {
     @Transactional(readOnly = true)
     public Sheet get(UUID project, UUID sheet) {
         return sheets.findByIdAndProjectId(sheet, project).orElseThrow().asSheet();
+    }
+
+    /**
+     * With the layer that is to be worked on.
+     *
+     * @param standing of the layer; empty: the front one
+     * @throws java.util.NoSuchElementException if the project has no such sheet, or the sheet no such layer
+     */
+    @Transactional(readOnly = true)
+    public Sheet get(UUID project, UUID sheet, Optional<UUID> standing) {
+        Sheet present = get(project, sheet);
+        return standing.map(present::on).orElse(present);
     }
 
     /** @throws java.util.NoSuchElementException if the project has no such sheet */

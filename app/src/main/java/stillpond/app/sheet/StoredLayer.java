@@ -8,6 +8,8 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
 import jakarta.persistence.OneToOne;
 import jakarta.persistence.PrimaryKeyJoinColumn;
 import jakarta.persistence.Table;
@@ -18,6 +20,7 @@ import org.jspecify.annotations.Nullable;
 import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
+import stillpond.core.stack.Standing;
 
 @Entity
 @Table(name = "layer")
@@ -26,7 +29,11 @@ class StoredLayer {
     @Id
     private UUID id;
 
-    private int position;
+    @ManyToOne(
+            optional = false,
+            cascade = {CascadeType.PERSIST, CascadeType.MERGE})
+    @JoinColumn(name = "standing_id")
+    private StoredStanding standing;
 
     @Column(name = "is_current")
     private boolean current;
@@ -41,6 +48,11 @@ class StoredLayer {
     private int heightPx;
     private int cellCount;
     private String source;
+    private String origin;
+
+    @Column(name = "is_through")
+    private boolean through;
+
     private String ink;
     private String cells;
     private String openings;
@@ -61,13 +73,13 @@ class StoredLayer {
 
     protected StoredLayer() {}
 
-    StoredLayer(int position, LayerPlanes planes) {
-        this(UUID.randomUUID(), position, planes);
+    StoredLayer(StoredStanding standing, LayerPlanes planes) {
+        this(UUID.randomUUID(), standing, planes);
     }
 
-    private StoredLayer(UUID id, int position, LayerPlanes planes) {
+    private StoredLayer(UUID id, StoredStanding standing, LayerPlanes planes) {
         this.id = id;
-        this.position = position;
+        this.standing = standing;
         this.current = true;
         this.inkThreshold = boxed(planes.settings().threshold());
         this.speckPx = boxed(planes.settings().speckPx());
@@ -81,6 +93,8 @@ class StoredLayer {
         this.openings = planes.openings();
         this.analysisVersion = planes.analysisVersion();
         this.source = planes.source();
+        this.origin = planes.origin();
+        this.through = planes.isThrough();
         this.ink = planes.ink();
         this.cells = planes.cells();
         this.smallInk = planes.smallInk();
@@ -88,9 +102,19 @@ class StoredLayer {
         this.strokes = planes.strokes();
     }
 
-    StoredLayer copy() {
+    /** @param sheet that the copy is for */
+    StoredLayer copy(UUID sheet) {
+        Standing here = standing.asStanding();
+        Standing there = new Standing(
+                UUID.randomUUID(),
+                here.name(),
+                here.isHidden(),
+                here.isLocked(),
+                here.opacityPercent(),
+                here.xPx(),
+                here.yPx());
         return new StoredLayer(
-                position,
+                new StoredStanding(sheet, there, standing.position()),
                 new LayerPlanes(
                         analysisVersion,
                         settings(),
@@ -100,19 +124,21 @@ class StoredLayer {
                         ofCells.areas(),
                         reach(),
                         source,
+                        origin,
                         ink,
                         cells,
                         openings,
                         smallInk,
                         smallCells,
-                        strokes));
+                        strokes,
+                        through));
     }
 
     /** The same line art in more cells, as the layer with an id. */
     StoredLayer splitInto(UUID newId, SplitPlanes planes) {
         return new StoredLayer(
                 newId,
-                position,
+                standing,
                 new LayerPlanes(
                         analysisVersion,
                         settings(),
@@ -122,20 +148,22 @@ class StoredLayer {
                         planes.areas(),
                         reach(),
                         source,
+                        origin,
                         ink,
                         planes.cells(),
                         planes.openings(),
                         smallInk,
                         planes.smallCells(),
-                        strokes));
+                        strokes,
+                        through));
     }
 
     UUID id() {
         return id;
     }
 
-    int position() {
-        return position;
+    StoredStanding standing() {
+        return standing;
     }
 
     boolean isCurrent() {
@@ -170,11 +198,13 @@ class StoredLayer {
     Layer asLayer() {
         return new Layer(
                 id,
+                standing.asStanding(),
                 widthPx,
                 heightPx,
                 cellCount,
                 settings(),
                 source,
+                origin,
                 ink,
                 cells,
                 openings,
@@ -183,6 +213,7 @@ class StoredLayer {
                 smallInk,
                 smallCells,
                 strokes,
+                through,
                 analysisVersion == Openings.VERSION);
     }
 

@@ -7,15 +7,19 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.OneToMany;
-import jakarta.persistence.OrderBy;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.hibernate.annotations.SQLRestriction;
 import stillpond.core.render.Meeting;
+import stillpond.core.stack.Stack;
 
 @Entity
 @Table(name = "sheet")
@@ -39,13 +43,11 @@ class StoredSheet {
     @OneToMany(cascade = CascadeType.ALL)
     @JoinColumn(name = "sheet_id", nullable = false, updatable = false)
     @SQLRestriction("is_current")
-    @OrderBy("position")
     private List<StoredLayer> layers = new ArrayList<>();
 
     /** Those that were replaced, too: a sheet that is cut again and again has many, and hardly anybody asks for them. */
     @OneToMany
     @JoinColumn(name = "sheet_id", insertable = false, updatable = false)
-    @OrderBy("position")
     private List<StoredLayer> everyLayer = new ArrayList<>();
 
     protected StoredSheet() {}
@@ -63,7 +65,7 @@ class StoredSheet {
     StoredSheet copy(String newTitle, int newPosition, Instant now) {
         StoredSheet copy = new StoredSheet(projectId, sceneId, newTitle, newPosition, now);
         copy.lineMeeting = lineMeeting;
-        currentLayers().forEach(layer -> copy.addLayer(layer.copy()));
+        currentLayers().forEach(layer -> copy.addLayer(layer.copy(copy.id)));
         return copy;
     }
 
@@ -103,7 +105,10 @@ class StoredSheet {
 
     /** Those that the sheet has now, front to back. */
     List<StoredLayer> currentLayers() {
-        return layers.stream().filter(StoredLayer::isCurrent).toList();
+        return layers.stream()
+                .filter(StoredLayer::isCurrent)
+                .sorted(Comparator.comparingInt(layer -> layer.standing().position()))
+                .toList();
     }
 
     /** Every cutting of its layers, those that were replaced too. */
@@ -123,19 +128,78 @@ class StoredSheet {
         return among.stream().filter(each -> each.id().equals(layer)).findFirst();
     }
 
-    /** The layer that stands now where another stood; that other itself if it still does. */
+    /** The cutting that a layer has now, be it in the sheet or taken out of it. @param layer any cutting of it */
     StoredLayer inPlaceOf(StoredLayer layer) {
-        return currentLayers().stream()
-                .filter(each -> each.position() == layer.position())
-                .findFirst()
-                .orElseThrow();
+        return presentOf(layer.standing().id());
     }
 
-    /** Lets a layer, new or one from before, take the place of another; the other is kept aside. */
+    /** The cutting that a layer has now, likewise. */
+    StoredLayer presentOf(UUID standing) {
+        return currentLayers().stream()
+                .filter(each -> each.standing().id().equals(standing))
+                .findFirst()
+                .orElseGet(() -> layer(standing(standing).kept()));
+    }
+
+    Set<UUID> cuttingsOf(StoredLayer layer) {
+        return cuttingsOf(layer.standing().id());
+    }
+
+    /** Every cutting of a layer. */
+    Set<UUID> cuttingsOf(UUID standing) {
+        return Stream.concat(layers.stream(), everyLayer.stream())
+                .filter(each -> each.standing().id().equals(standing))
+                .map(StoredLayer::id)
+                .collect(Collectors.toSet());
+    }
+
+    /** Lets a cutting, new or one from before, take the place of another; the other is kept aside. */
     void replace(StoredLayer old, StoredLayer fresh) {
-        layers.add(fresh);
+        boolean stands = old.isCurrent();
+        if (!layers.contains(fresh)) {
+            layers.add(fresh);
+        }
         old.setCurrent(false);
-        fresh.setCurrent(true);
+        fresh.setCurrent(stands);
+        if (!stands) {
+            fresh.standing().keep(fresh.id());
+        }
+    }
+
+    Stack stack() {
+        return new Stack(currentLayers().stream()
+                .map(layer -> layer.standing().asStanding())
+                .toList());
+    }
+
+    /** Lets its layers stand as they are wanted: those that are not named are taken out, those that were taken out before come back as they were. */
+    void become(Stack wanted) {
+        for (StoredLayer each : currentLayers()) {
+            if (wanted.find(each.standing().id()).isEmpty()) {
+                each.standing().keep(each.id());
+                each.setCurrent(false);
+            }
+        }
+        for (int i = 0; i < wanted.layers().size(); i++) {
+            StoredStanding standing = standing(wanted.layers().get(i).layer());
+            standing.become(wanted.layers().get(i), i);
+            if (standing.kept() != null) {
+                StoredLayer back = layer(standing.kept());
+                back.setCurrent(true);
+                if (!layers.contains(back)) {
+                    layers.add(back);
+                }
+                standing.keep(null);
+            }
+        }
+    }
+
+    private StoredStanding standing(UUID id) {
+        return Stream.concat(layers.stream(), everyLayer.stream())
+                .map(StoredLayer::standing)
+                .filter(each -> each.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     void addLayer(StoredLayer layer) {
@@ -167,16 +231,7 @@ class StoredSheet {
     }
 
     Sheet asSheet() {
-        return new Sheet(
-                id,
-                projectId,
-                sceneId,
-                title,
-                revision,
-                lineMeeting,
-                layers.stream()
-                        .filter(StoredLayer::isCurrent)
-                        .map(StoredLayer::asLayer)
-                        .toList());
+        List<Layer> present = currentLayers().stream().map(StoredLayer::asLayer).toList();
+        return new Sheet(id, projectId, sceneId, title, revision, lineMeeting, present, present.get(0));
     }
 }

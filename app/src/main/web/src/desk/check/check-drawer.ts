@@ -33,6 +33,7 @@ export class CheckDrawer {
     private readonly view: SheetView,
     private readonly crop: Crop,
     private readonly openKinds: (cells: number[]) => void,
+    private readonly goTo: (standing: string, cell: number | undefined) => void,
   ) {
     byId("check-pockets").addEventListener("click", () => void this.fillPockets());
     byId("check-accepted").addEventListener("click", () => {
@@ -64,20 +65,22 @@ export class CheckDrawer {
     this.settling = setTimeout(() => void this.look(), SETTLE_MS);
   }
 
-  private async findings(): Promise<Finding[]> {
-    const found = await call<Finding[]>(`${this.path}/check`);
-    return found.filter((finding) => finding.layer === this.fills.layer);
+  /** On all layers of the sheet. */
+  private findings(): Promise<Finding[]> {
+    return call<Finding[]>(`${this.path}/check`);
   }
 
   /** Asks the server; an answer that was overtaken by another question is dropped. */
   private async look(): Promise<void> {
     const asked = ++this.asked;
-    const found = await this.findings().catch(() => undefined);
-    if (!found || asked !== this.asked) {
+    const everywhere = await this.findings().catch(() => undefined);
+    if (!everywhere || asked !== this.asked) {
       return;
     }
+    const found = everywhere.filter((finding) => finding.layer === this.fills.layer);
     const open = found.filter((finding) => !finding.isAccepted);
-    this.button.querySelector(".count")!.textContent = String(open.length);
+    const elsewhere = everywhere.filter(({ layer, isAccepted }) => layer !== this.fills.layer && !isAccepted);
+    this.button.querySelector(".count")!.textContent = String(open.length + elsewhere.length);
     if (this.isOpen) {
       const pockets = open.filter((finding) => finding.kind === "POCKET").length;
       byId("check-pockets").hidden = pockets === 0;
@@ -89,7 +92,16 @@ export class CheckDrawer {
       toggle.textContent = this.showsAccepted ? `Hide ${accepted} accepted` : `Show ${accepted} accepted`;
       toggle.setAttribute("aria-pressed", String(this.showsAccepted));
       const shown = this.showsAccepted ? found : open;
-      byId("check-rows").replaceChildren(...shown.slice(0, MOST_ROWS).map((finding) => this.row(finding)));
+      byId("check-rows").replaceChildren(
+        ...shown.slice(0, MOST_ROWS).map((finding) => this.row(finding)),
+        ...byLayer(elsewhere).map(([{ layerName, standing, cells }, count]) =>
+          el(
+            "li",
+            { className: "p-2" },
+            button("button", `${count} on the layer ${layerName}`, () => this.goTo(standing, cells[0])),
+          ),
+        ),
+      );
     }
   }
 
@@ -212,11 +224,22 @@ export class CheckDrawer {
   /** All pockets at once, each with its likely fill. */
   private async fillPockets(): Promise<void> {
     const byFill = new Map<string, number[]>();
-    for (const { kind, likely, cells } of await this.findings()) {
+    const own = (await this.findings()).filter(({ layer }) => layer === this.fills.layer);
+    for (const { kind, likely, cells } of own) {
       if (kind === "POCKET" && likely) {
         byFill.set(likely, [...(byFill.get(likely) ?? []), ...cells]);
       }
     }
     this.work.layAll(byFill);
   }
+}
+
+/** The first finding of each layer, and how many it has. */
+function byLayer(findings: readonly Finding[]): [Finding, number][] {
+  const counts = new Map<string, [Finding, number]>();
+  for (const finding of findings) {
+    const [first, count] = counts.get(finding.layer) ?? [finding, 0];
+    counts.set(finding.layer, [first, count + 1]);
+  }
+  return [...counts.values()];
 }

@@ -6,6 +6,7 @@ import type { Here } from "./here";
 /** What can be done with the region pointed at: opened by the second button, by a long press, or by the menu key. */
 export class RegionMenu {
   private readonly items: HTMLButtonElement[];
+  private at: Point = { x: 0, y: 0 };
 
   constructor(
     private readonly menu: HTMLElement,
@@ -13,6 +14,7 @@ export class RegionMenu {
     private readonly hand: Hand,
     private readonly here: Here,
     openKinds: () => void,
+    private readonly opened: (at: Point) => void,
   ) {
     this.items = all<HTMLButtonElement>("button", menu);
     const acts: Record<string, () => void> = {
@@ -31,6 +33,7 @@ export class RegionMenu {
         this.close();
       });
     }
+    new ResizeObserver(() => !menu.hidden && this.place(this.at)).observe(menu);
     menu.addEventListener("keydown", (event) => this.onKey(event));
     document.addEventListener("pointerdown", (event) => {
       if (!menu.hidden && !menu.contains(event.target as Node)) {
@@ -47,11 +50,17 @@ export class RegionMenu {
     this.hand.pin(true);
     this.name();
     this.menu.hidden = false;
+    this.at = at;
+    this.opened(at);
+    this.place(at);
+    this.items[0]!.focus();
+  }
+
+  private place(at: Point): void {
     const box = this.canvas.getBoundingClientRect();
     const x = Math.min(box.left + at.x + 10, innerWidth - this.menu.offsetWidth - 8);
     const y = Math.min(box.top + at.y + 10, innerHeight - this.menu.offsetHeight - 8);
     this.menu.style.transform = `translate(${x}px, ${y}px)`;
-    this.items[0]!.focus();
   }
 
   private name(): void {
@@ -74,8 +83,8 @@ export class RegionMenu {
   }
 
   private onKey(event: KeyboardEvent): void {
-    const shown = this.items.filter((item) => !item.hidden);
-    const at = shown.indexOf(document.activeElement as HTMLButtonElement);
+    const shown = all<HTMLElement>("button, a[href]", this.menu).filter((item) => !item.hidden);
+    const at = shown.indexOf(document.activeElement as HTMLElement);
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (step) {
       shown[(at + step + shown.length) % shown.length]!.focus();

@@ -1,7 +1,7 @@
 import type { Adopted, LostFill } from "messages";
 import type { ReadableAtom } from "nanostores";
 import { byId } from "../../shared/dom";
-import { callHeaders, Refusal } from "../../shared/http";
+import { callHeaders, onLayer, Refusal } from "../../shared/http";
 import type { InkPlane } from "../model/planes";
 import type { InkSettings } from "../model/state";
 import type { SheetView } from "../view/sheet-view";
@@ -73,6 +73,7 @@ export class InkPanel {
       threshold: this.isSet ? Number(this.cut.value) : null,
       speckPx: this.specks.value === "" ? null : Number(this.specks.value),
       pencil: this.pencil.value as InkSettings["pencil"],
+      isThrough: document.querySelector<HTMLInputElement>("#ink-through")?.checked ?? false,
     };
   }
 
@@ -116,7 +117,7 @@ export class InkPanel {
     this.panel.inert = true;
     try {
       const json = typeof body === "string" ? { "Content-Type": "application/json" } : undefined;
-      const response = await fetch(`${this.path}/${what}`, {
+      const response = await fetch(onLayer(`${this.path}/${what}`), {
         method: "POST",
         headers: { ...callHeaders(), ...json },
         body,

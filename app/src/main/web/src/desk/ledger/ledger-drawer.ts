@@ -1,6 +1,8 @@
+import type { WornElsewhere } from "messages";
 import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Gathering } from "../hand/gathering";
+import type { Stack } from "../layers/stack";
 import type { Fills } from "../model/fills";
 import { countedPlaces, isStroke } from "../model/places";
 import type { Regions } from "../model/regions";
@@ -33,6 +35,7 @@ export class LedgerDrawer {
     private readonly groups: Groups,
     path: string,
     overlay: Overlay,
+    private readonly stack: Stack,
   ) {
     this.frame = new PageFrame(path, work, view, overlay, () => this.renew());
     this.where.addEventListener("change", () => this.renew());
@@ -45,6 +48,7 @@ export class LedgerDrawer {
     };
     fills.painted.listen(settle);
     regions.changed.listen(settle);
+    stack.elsewhere.listen(settle);
   }
 
   get isOpen(): boolean {
@@ -64,8 +68,10 @@ export class LedgerDrawer {
         this.view.cellsUnderShadow(shadow),
       );
     const everywhere = rowsOf(() => true);
+    const elsewhere = this.stack.elsewhere.get();
+    const swatches = [...everywhere.filter((row) => row.isSwatch), ...elsewhere].map(({ fill }) => fill);
     this.button.querySelector(".count")!.textContent = String(
-      new Set(everywhere.filter((row) => row.isSwatch).map((row) => row.fill)).size,
+      new Set(swatches.filter((fill) => this.fills.swatch(fill))).size,
     );
     this.frame.show(this.isOpen && ["inside", "beside"].includes(this.where.value));
     if (this.place.hidden) {
@@ -75,6 +81,8 @@ export class LedgerDrawer {
     const isFiltered = this.where.value !== "everywhere";
     const rows = isFiltered ? rowsOf(this.meant()) : everywhere;
     byId("ledger-rows").replaceChildren(...rows.map((row) => this.row(row)));
+    byId("ledger-elsewhere").hidden = isFiltered || elsewhere.length === 0;
+    byId("ledger-elsewhere-rows").replaceChildren(...elsewhere.map((worn) => this.elsewhere(worn)));
     const twins = nearTwins(rows, Number(this.threshold.value));
     byId("twins-none").hidden = twins.length > 0;
     byId("twins").replaceChildren(...twins.map((pair) => this.twins(pair)));
@@ -126,6 +134,20 @@ export class LedgerDrawer {
         title: "Gather these; with Shift, these too",
         click: (event: MouseEvent) => this.gathering.gather(row.places, event.shiftKey),
       },
+    );
+  }
+
+  private elsewhere({ standing, layer, fill, cell, regions, strokes, shadows }: WornElsewhere): HTMLElement {
+    return fillRow(
+      this.fills,
+      this.view,
+      {
+        fill,
+        name: this.fills.nameOf(fill),
+        note: `${layer}, ${countedPlaces(regions, strokes, shadows)}`,
+        places: [],
+      },
+      { title: `Go to the layer ${layer}`, click: () => this.stack.go(standing, cell) },
     );
   }
 

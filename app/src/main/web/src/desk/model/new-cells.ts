@@ -79,7 +79,7 @@ export class NewCells {
     while (this.asked) {
       this.asked = false;
       const state = await call<DeskState>(`${this.sheetPath}/desk`);
-      const layer = state.layers[0]!;
+      const { layer } = state;
       if (layer.widthPx !== this.present.widthPx || layer.heightPx !== this.present.heightPx) {
         // A drawing of another size: nothing that is shown stays where it is.
         location.reload();

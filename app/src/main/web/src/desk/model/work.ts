@@ -28,6 +28,8 @@ export class Work {
   readonly notice = atom("");
   /** Counts up when the server speaks of cells that this desk does not have. */
   readonly cutAnew = atom(0);
+  /** Counts up when a change was made or taken back that concerns another layer. */
+  readonly changedElsewhere = atom(0);
 
   /** Done when what takes its turn beside the outbox is made; undefined while nothing does. */
   private turn: Promise<void> | undefined;
@@ -257,7 +259,9 @@ export class Work {
 
   private onAnswer(answer: ChangeAnswer): void {
     if (answer.layer !== null && answer.layer !== this.fills.layer) {
-      this.cutAnew.set(this.cutAnew.get() + 1);
+      // Cut anew meanwhile, or of another layer, and perhaps of this one too.
+      void this.resync();
+      this.changedElsewhere.set(this.changedElsewhere.get() + 1);
     } else if (answer.outcome === "refused") {
       this.notice.set(answer.reason ?? "The change was not taken.");
       void this.resync();
@@ -283,7 +287,7 @@ export class Work {
 
   async resync(): Promise<void> {
     const state = await call<DeskState>(`${this.sheetPath}/desk`);
-    if (!state.layers.some((layer) => layer.id === this.fills.layer)) {
+    if (state.layer.id !== this.fills.layer) {
       this.cutAnew.set(this.cutAnew.get() + 1);
       return;
     }
@@ -298,10 +302,9 @@ export class Work {
   }
 
   private load(state: DeskState): void {
-    const layer = state.layers.find((each) => each.id === this.fills.layer);
-    if (layer) {
-      this.fills.load(layer);
-      this.regions.load(layer);
+    if (state.layer.id === this.fills.layer) {
+      this.fills.load(state.layer);
+      this.regions.load(state.layer);
     }
     this.loadLine(state.line);
     this.showLine();

@@ -24,7 +24,7 @@ export class Passes {
     this.dimmed = new Pass(gl, DIMMED);
   }
 
-  /** @param ways of looking, out of FINE, CUT, GREYS, LOOKS, LINES and SOFT, in this order */
+  /** @param ways of looking, out of CLEAR, FINE, CUT, GREYS, LOOKS, LINES and SOFT, in this order */
   sheet(ways: readonly string[]): Pass {
     const key = ways.join();
     const pass = this.sheets.get(key) ?? new Pass(this.gl, SHEET, ways);

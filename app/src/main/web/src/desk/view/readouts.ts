@@ -3,6 +3,7 @@ import type { Hand } from "../hand/hand";
 import { oncePerFrame } from "../../shared/frames";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
+import type { Stack } from "../layers/stack";
 import { NO_FILL } from "../model/state";
 import type { Delivery, Outbox } from "../model/outbox";
 import type { Work } from "../model/work";
@@ -21,7 +22,7 @@ export function showZoom(view: SheetView): void {
 }
 
 /** How many regions are left, on the sheet and at its picture in the strip. */
-export function showProgress(fills: Fills, regions: Regions, hand: Hand): void {
+export function showProgress(fills: Fills, regions: Regions, hand: Hand, stack: Stack): void {
   byId("left").addEventListener("click", () => {
     hand.walkToEmpty();
     byId("sheet").focus();
@@ -31,13 +32,16 @@ export function showProgress(fills: Fills, regions: Regions, hand: Hand): void {
     for (let region = 0; region < regions.count; region++) {
       left += regions.shape(region).cells.every((cell) => fills.of(cell) !== NO_FILL) ? 0 : 1;
     }
+    const elsewhere = stack.leftElsewhere.get();
+    const others = elsewhere === 0 ? "" : `, ${elsewhere} on other layers`;
     byId("left").textContent =
-      left === 0 ? "Every region is filled" : `${left} of ${regions.count} regions left`;
-    byId("present-left").textContent = left === 0 ? "" : String(left);
+      (left === 0 ? "Every region is filled" : `${left} of ${regions.count} regions left`) + others;
+    byId("present-left").textContent = left + elsewhere === 0 ? "" : String(left + elsewhere);
   };
   const showSoon = oncePerFrame(show);
   fills.painted.listen(showSoon);
   regions.changed.listen(showSoon);
+  stack.leftElsewhere.listen(showSoon);
   show();
 }
 

@@ -18,6 +18,8 @@ export interface Looking {
   flats: number;
   /** Density from which on ink is shown black and all else as paper, 0 to 1; 0: ink is shown as it is. */
   inkCut: number;
+  /** Whether other layers lie behind: what has no fill lets them through, and is not paper. */
+  clear: boolean;
 }
 
 /** A ring that runs out from a point, inside the cells last given to {@link Renderer.ripple}. */
@@ -68,7 +70,7 @@ export class Renderer {
     this.marks = new CellTable(gl, "number", cellCount);
     this.looks = new LookTextures(gl, cellCount);
     this.tiles = makeTiles(gl, cells, ink);
-    gl.blendFuncSeparate(gl.SRC_ALPHA, gl.ONE_MINUS_SRC_ALPHA, gl.ZERO, gl.ONE);
+    gl.blendFuncSeparate(gl.SRC_ALPHA, gl.ONE_MINUS_SRC_ALPHA, gl.ONE, gl.ONE_MINUS_SRC_ALPHA);
   }
 
   setColour(cell: number, colour: Rgba): void {
@@ -213,6 +215,7 @@ export class Renderer {
 
   private sheetPass(camera: Camera, looking: Looking): Pass {
     const ways = [
+      ...(looking.clear ? ["CLEAR"] : []),
       ...(camera.scale * this.dense(camera) < 1 ? ["FINE"] : []),
       ...(looking.inkCut > 0 ? ["CUT"] : []),
       ...(looking.greys ? ["GREYS"] : []),

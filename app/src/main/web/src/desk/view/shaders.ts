@@ -27,7 +27,12 @@ uniform int cellLevel;      // the level of cells that is about as fine as the s
 in vec2 at;
 out vec4 colour;
 
-const vec3 PAPER = vec3(1.0);
+// Premultiplied, as all colours here are; where other layers lie behind, nothing takes the place of paper.
+#ifdef CLEAR
+const vec4 PAPER = vec4(0.0);
+#else
+const vec4 PAPER = vec4(1.0);
+#endif
 const int TABLE_WIDTH = 1024;
 
 ivec2 entry(uint cell) {
@@ -39,9 +44,9 @@ uint cellAt(vec2 p) {
   return texelFetch(cells, clamp(ivec2(floor(p - tile.xy)) >> cellLevel, ivec2(0), last), cellLevel).r;
 }
 
-vec3 flatOf(uint cell) {
+vec4 flatOf(uint cell) {
   vec4 fill = texelFetch(colours, entry(cell), 0);
-  return mix(PAPER, fill.rgb, fill.a * flatsShown);
+  return mix(PAPER, vec4(fill.rgb, 1), fill.a * flatsShown);
 }
 
 float inkAt(vec2 p) {
@@ -54,7 +59,7 @@ bool marked(vec2 p, uint bit) {
 `;
 
 /**
- * The sheet itself. Every way of looking is a program of its own (FINE, CUT, GREYS, LOOKS where cells wear fills of several
+ * The sheet itself. Every way of looking is a program of its own (CLEAR where other layers lie behind, FINE, CUT, GREYS, LOOKS where cells wear fills of several
  * colours, LINES where ink is coloured, SOFT where its colours run into each other far enough to be seen): drawing in software runs both sides of a condition for every pixel.
  */
 export const SHEET = `${TILE}
@@ -91,7 +96,7 @@ vec4 gradientAt(int look, vec4 span, vec4 how, vec2 p) {
   return texelFetch(lookColours, ivec2(int(round(clamp(share, 0.0, 1.0) * 255.0)), look), 0);
 }
 
-vec3 paintAt(vec2 p) {
+vec4 paintAt(vec2 p) {
   uint cell = cellAt(p);
   vec4 number = texelFetch(lookOfCell, entry(cell), 0);
   int look = int(round(number.r * 255.0)) + 256 * int(round(number.g * 255.0)) - 1;
@@ -99,10 +104,10 @@ vec3 paintAt(vec2 p) {
   vec4 span = texelFetch(lookPlaces, ivec2(0, look), 0);
   vec4 how = texelFetch(lookPlaces, ivec2(1, look), 0);
   vec4 colour = how.x > 1.5 ? patternAt(look, span, how, p) : gradientAt(look, span, how, p);
-  return mix(PAPER, colour.rgb, colour.a * flatsShown);
+  return mix(PAPER, vec4(colour.rgb, 1), colour.a * flatsShown);
 }
 #else
-vec3 paintAt(vec2 p) {
+vec4 paintAt(vec2 p) {
   return flatOf(cellAt(p));
 }
 #endif
@@ -121,7 +126,7 @@ uint strokeAt(vec2 p) {
 }
 
 // Ink over what lies under it.
-vec3 inked(vec3 flats, vec2 p, float density) {
+vec4 inked(vec4 flats, vec2 p, float density) {
   ivec2 own = entry(strokeAt(p));
   vec4 worn = texelFetch(inkColours, own, 0);
   vec3 shown = worn.rgb;
@@ -137,17 +142,17 @@ vec3 inked(vec3 flats, vec2 p, float density) {
   uint mark = texelFetch(strokeMarks, own, 0).r;
   bool light = mod(gl_FragCoord.x + gl_FragCoord.y, 7.0) < 3.5;
   shown = (mark & 1u) != 0u ? vec3(light ? 1.0 : 0.09) : (mark & 6u) != 0u && light ? vec3(0.62) : shown;
-  return mix(flats, shown, min(1.0, density / worn.a) * inkShown);
+  return mix(flats, vec4(shown, 1), min(1.0, density / worn.a) * inkShown);
 }
 #endif
 
 void main() {
 #ifdef FINE
   float reach = 0.25 / placing.x;
-  vec3 flats = 0.25 * (paintAt(at - reach) + paintAt(at + reach)
+  vec4 flats = 0.25 * (paintAt(at - reach) + paintAt(at + reach)
     + paintAt(at + vec2(reach, -reach)) + paintAt(at + vec2(-reach, reach)));
 #else
-  vec3 flats = paintAt(at);
+  vec4 flats = paintAt(at);
 #endif
   float density = inkAt(at);
 #ifdef CUT
@@ -155,17 +160,18 @@ void main() {
   density = smoothstep(inkCut - soft, inkCut + 0.004, density);
 #endif
 #ifdef LINES
-  vec3 shown = inked(flats, at, density);
+  vec4 shown = inked(flats, at, density);
 #else
-  vec3 shown = flats * (1.0 - density * inkShown);
+  vec4 shown = mix(flats, vec4(0, 0, 0, 1), density * inkShown);
 #endif
 #ifdef GREYS
   // CIE lightness, so that equal steps of grey are equal steps of value.
-  vec3 linear = mix(shown / 12.92, pow((shown + 0.055) / 1.055, vec3(2.4)), step(0.04045, shown));
+  vec3 seen = shown.rgb / max(shown.a, 0.004);
+  vec3 linear = mix(seen / 12.92, pow((seen + 0.055) / 1.055, vec3(2.4)), step(0.04045, seen));
   float y = dot(linear, vec3(0.2126, 0.7152, 0.0722));
-  shown = vec3(y > 0.008856 ? 1.16 * pow(y, 1.0 / 3.0) - 0.16 : 9.033 * y);
+  shown.rgb = shown.a * vec3(y > 0.008856 ? 1.16 * pow(y, 1.0 / 3.0) - 0.16 : 9.033 * y);
 #endif
-  colour = vec4(shown, 1);
+  colour = shown;
 }`;
 
 /** A ring of light that runs out from where a fill was laid, under the ink. */
@@ -213,7 +219,7 @@ void main() {
   }
   int ring = ringAt(at);
   if (ring == 0 || ring == 3) discard;
-  bool bright = dot(flatOf(cellAt(at)), vec3(0.33)) > 0.5;
+  bool bright = dot(flatOf(cellAt(at)).rgb, vec3(0.33)) > 0.5;
   colour = ring == 1 ? vec4(1) : ring == 2 ? vec4(vec3(0.09), 1) : vec4(vec3(bright ? 0 : 1), 0.28);
 }`;
 
@@ -221,7 +227,7 @@ void main() {
 export const GATHERED = `${TILE}
 void main() {
   if (!marked(at, 4u)) discard;
-  bool bright = dot(flatOf(cellAt(at)), vec3(0.33)) > 0.5;
+  bool bright = dot(flatOf(cellAt(at)).rgb, vec3(0.33)) > 0.5;
   float stripe = step(mod(gl_FragCoord.x + gl_FragCoord.y, 9.0), 2.5);
   colour = vec4(vec3(bright ? 0 : 1), stripe * 0.62 * (1.0 - inkAt(at) * inkShown));
 }`;
@@ -230,6 +236,6 @@ void main() {
 export const DIMMED = `${TILE}
 void main() {
   if (marked(at, 8u)) discard;
-  float value = dot(flatOf(cellAt(at)), vec3(0.2126, 0.7152, 0.0722));
+  float value = dot(flatOf(cellAt(at)).rgb, vec3(0.2126, 0.7152, 0.0722));
   colour = vec4(vec3(mix(value, 0.86, 0.55) * (1.0 - 0.6 * inkAt(at) * inkShown)), 1);
 }`;

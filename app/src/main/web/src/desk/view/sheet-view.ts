@@ -19,7 +19,7 @@ const CLOSEST = 4;
 /** The sheet on screen. Draws at the next frame whenever something has changed, and not otherwise. */
 export class SheetView {
   readonly camera: Camera;
-  readonly looking: Looking = { greys: false, ink: 1, flats: 1, inkCut: 0 };
+  readonly looking: Looking = { greys: false, ink: 1, flats: 1, inkCut: 0, clear: false };
 
   private readonly canvas: HTMLCanvasElement;
   private readonly renderer: Renderer;
@@ -255,6 +255,7 @@ export class SheetView {
 
   look(change: Partial<Looking>): void {
     Object.assign(this.looking, change);
+    this.canvas.dataset["greys"] = String(this.looking.greys);
     this.draw();
   }
 

@@ -2,6 +2,7 @@ import { oncePerFrame } from "../../shared/frames";
 import type { InkStrokes } from "../lines/ink-strokes";
 import type { Fills } from "../model/fills";
 import type { Groups } from "../ledger/groups";
+import type { Stack } from "../layers/stack";
 import { packed, putInked, unpacked, type Rgba } from "../model/looks";
 import type { CellMap, CellPlane, InkPlane } from "../model/planes";
 import type { Shadows } from "../model/shadows";
@@ -21,6 +22,7 @@ export class SmallPicture {
     private readonly strokes: InkStrokes,
     private readonly shadows: Shadows,
     private readonly groups: Groups,
+    private readonly stack: Stack,
   ) {
     shadows.changed.listen(this.paintSoon);
     fills.painted.listen(this.paintSoon);
@@ -46,7 +48,8 @@ export class SmallPicture {
   }
 
   private paint(): void {
-    if (!this.cells || !this.ink || !this.shadowed) {
+    // That of several layers is not painted here; see LayeredSmall.
+    if (!this.cells || !this.ink || !this.shadowed || this.stack.isLayered) {
       return;
     }
     const full = document.createElement("canvas");

@@ -75,7 +75,7 @@ class ForeignIdsTest {
     void nothingIsFilledWithASwatchOfAnotherProject() {
         Sheet sheet = own.bring(Drawings.threeBoxes());
         String change = "[{\"id\":\"" + UUID.randomUUID() + "\",\"kind\":\"lay\",\"layer\":\""
-                + sheet.frontLayer().id() + "\",\"fills\":{\"" + their.coat().id() + "\":[0]}}]";
+                + sheet.layer().id() + "\",\"fills\":{\"" + their.coat().id() + "\":[0]}}]";
         assertThat(visitor.post(own.address(sheet) + "/changes", change).body()).contains("\"refused\"");
     }
 
@@ -228,7 +228,7 @@ class ForeignIdsTest {
                 "scene", work.scene(),
                 "card", card(work),
                 "swatch", work.coat().id(),
-                "layer", sheet.frontLayer().id());
+                "layer", sheet.layer().id());
     }
 
     /** Everything that the database holds of a project. */

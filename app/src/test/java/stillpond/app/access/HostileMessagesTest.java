@@ -152,7 +152,7 @@ class HostileMessagesTest {
 
     private UUID id(String name) {
         return switch (name) {
-            case "layer" -> sheet.frontLayer().id();
+            case "layer" -> sheet.layer().id();
             case "sheet", "source", "sources" -> sheet.id();
             case "scene" -> work.scene();
             case "card", "cards" -> card();
@@ -169,7 +169,7 @@ class HostileMessagesTest {
                 .replace("{light}", light.toString())
                 .replace("{picture}", picture.toString())
                 .replace("{form}", "TOKENS")
-                .replace("{name}", sheet.frontLayer().ink())
+                .replace("{name}", sheet.layer().ink())
                 .replaceAll("\\{\\w+}", UUID.randomUUID().toString());
     }
 

@@ -43,7 +43,7 @@ class MembershipTest {
         assertThat(visitor.get(smuggled + "/small.png").statusCode()).isEqualTo(404);
         assertThat(visitor.post(smuggled + "/changes", "[]").statusCode()).isEqualTo(404);
         Sheet own = other.bring(Drawings.svg("<rect x='9' y='9' width='90' height='90'/>"));
-        String plane = other.address(own) + "/planes/" + sheet.frontLayer().ink();
+        String plane = other.address(own) + "/planes/" + sheet.layer().ink();
         assertThat(visitor.get(plane).statusCode()).isEqualTo(404);
     }
 

@@ -198,7 +198,7 @@ class RightsTest {
 
     private String lay() {
         return named("[{'id':'" + UUID.randomUUID() + "','kind':'lay','layer':'"
-                + sheet.frontLayer().id() + "','fills':{'OPEN':[2]}}]");
+                + sheet.layer().id() + "','fills':{'OPEN':[2]}}]");
     }
 
     private String named(String json) {

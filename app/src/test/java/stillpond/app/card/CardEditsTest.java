@@ -96,7 +96,7 @@ class CardEditsTest {
     @Test
     void aRemovalIsOneStepHoweverManySheetsItIsAboutAndIsDoneAgainWhole() {
         Sheet other = work.bring(Drawings.threeBoxesLower());
-        UUID there = other.frontLayer().id();
+        UUID there = other.layer().id();
         SheetChanges changes = pond.bean(SheetChanges.class);
         Fill coat = Fill.flat(work.coat().id());
         Fill scarf = Fill.flat(work.scarf().id());
@@ -106,11 +106,11 @@ class CardEditsTest {
         assertThat(work.line(sheet.id(), work.account()).undoable().get(0).id()).isEqualTo(removal);
         changes.make(sheet.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), removal));
         assertThat(worn(1)).isEqualTo(coat);
-        assertThat(sheets.fills(other.frontLayer()).of(2)).isEqualTo(coat);
+        assertThat(sheets.fills(other.layer()).of(2)).isEqualTo(coat);
         changes.make(sheet.id(), work.account(), new ChangeRequest.Redo(UUID.randomUUID(), removal));
         assertThat(palette().has(work.coat().id())).isFalse();
         assertThat(worn(1)).isEqualTo(scarf);
-        assertThat(sheets.fills(other.frontLayer()).of(2)).isEqualTo(scarf);
+        assertThat(sheets.fills(other.layer()).of(2)).isEqualTo(scarf);
     }
 
     @Test
@@ -213,7 +213,7 @@ class CardEditsTest {
     }
 
     private Layer layer() {
-        return sheets.get(work.project(), sheet.id()).frontLayer();
+        return sheets.get(work.project(), sheet.id()).layer();
     }
 
     private UUID lay(UUID swatch, int cell) {

@@ -100,11 +100,11 @@ class CarryJourneyTest {
         visitor.post(work.address(next) + "/carry/sure", "{\"sources\":[\"" + model.id() + "\"],\"overFilled\":false}");
         work.lay(next, work.coat().id(), mirrored(925), onNext(1105));
         SheetCarrying carrying = pond.bean(SheetCarrying.class);
-        List<SheetCarrying.Difference> found = carrying.differences(work.project(), next.id());
+        List<SheetCarrying.Difference> found = carrying.differences(next);
         assertThat(found).hasSize(1);
         String meant = "{\"key\":\"" + found.get(0).key() + "\",\"isMeant\":true}";
         visitor.post(work.address(next) + "/check/accepted", meant);
-        assertThat(carrying.differences(work.project(), next.id())).isEmpty();
+        assertThat(carrying.differences(next)).isEmpty();
     }
 
     @Test
@@ -117,7 +117,7 @@ class CarryJourneyTest {
         assertThat(worn(next, 925, 500)).isEqualTo(work.coat().id().toString());
         assertThat(worn(next, 925, 1105)).isEqualTo(work.scarf().id().toString());
 
-        Layer layer = pond.bean(Sheets.class).get(work.project(), model.id()).frontLayer();
+        Layer layer = pond.bean(Sheets.class).get(work.project(), model.id()).layer();
         String correction = "{\"source\":\"%s\",\"layer\":\"%s\",\"cell\":%d,\"fill\":\"%s\"}"
                 .formatted(
                         model.id(),
@@ -128,10 +128,8 @@ class CarryJourneyTest {
             visitor.post(work.address(next) + "/carry/corrections", correction);
         }
         SheetCarrying carrying = pond.bean(SheetCarrying.class);
-        int belt =
-                cell(pond.bean(Sheets.class).get(work.project(), next.id()).frontLayer(), mirrored(925), onNext(1105));
-        assertThat(carrying.propose(work.project(), next.id(), List.of(model.id()), true)
-                        .proposals())
+        int belt = cell(pond.bean(Sheets.class).get(work.project(), next.id()).layer(), mirrored(925), onNext(1105));
+        assertThat(carrying.propose(next, List.of(model.id()), true).proposals())
                 .filteredOn(proposal -> proposal.cells().contains(belt))
                 .singleElement()
                 .satisfies(proposal -> {
@@ -155,7 +153,7 @@ class CarryJourneyTest {
     }
 
     private String worn(Sheet sheet, int x, int y) {
-        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).frontLayer();
+        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).layer();
         int cell = cell(layer, mirrored(x), onNext(y));
         return pond.bean(Sheets.class).fills(layer).of(cell).text();
     }

@@ -91,7 +91,7 @@ class DemoTest {
                         lead(sheet.project()),
                         sheet.id(),
                         palette.cards().stream().map(Card::id).toList());
-        Layer layer = sheet.frontLayer();
+        Layer layer = sheet.layer();
         CellMap map = PlaneCodec.decodeMap(pond.bean(Planes.class).content(layer.cells()));
         CellPlane plane = map.plane();
         Regions regions = pond.bean(Sheets.class).regions(layer);
@@ -171,7 +171,7 @@ class DemoTest {
         Sheet copy = sheets.get(project, pond.bean(SheetOrder.class).copy(project, original.id()));
         pond.bean(JdbcClient.class)
                 .sql("delete from cell_fill where layer_id = ?")
-                .param(copy.frontLayer().id())
+                .param(copy.layer().id())
                 .update();
         return copy;
     }

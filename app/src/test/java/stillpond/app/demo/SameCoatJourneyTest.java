@@ -290,7 +290,7 @@ class SameCoatJourneyTest {
     }
 
     private Layer layerOf(Sheet sheet) {
-        return sheets.get(sheet.project(), sheet.id()).frontLayer();
+        return sheets.get(sheet.project(), sheet.id()).layer();
     }
 
     private Sheet sheetCalled(String title) {

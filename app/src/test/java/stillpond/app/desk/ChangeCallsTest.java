@@ -61,7 +61,7 @@ class ChangeCallsTest {
 
     private String named(String json) {
         return json.replace('\'', '"')
-                .replace("LAYER", sheet.frontLayer().id().toString())
+                .replace("LAYER", sheet.layer().id().toString())
                 .replace("COAT", work.coat().id().toString());
     }
 

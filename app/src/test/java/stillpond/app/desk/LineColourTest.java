@@ -122,7 +122,11 @@ class LineColourTest {
         assertThat(composed().getRGB(190, 1000)).isEqualTo(0xffffffff);
         assertThat(composed().getRGB(200, 1000)).isEqualTo(0xff2f6f5e);
 
-        pond.bean(Recuts.class).replace(work.project(), sheet.id(), work.account(), Drawings.threeBoxesLower());
+        pond.bean(Recuts.class)
+                .replace(
+                        pond.bean(Sheets.class).get(work.project(), sheet.id()),
+                        work.account(),
+                        Drawings.threeBoxesLower());
         assertThat(composed().getRGB(190, 1000)).as("on a corrected drawing").isEqualTo(0xffffffff);
         assertThat(sheets.fills(layer()).ofWidths().filled()).hasSize(1);
     }
@@ -150,8 +154,7 @@ class LineColourTest {
 
         boolean isParted = pond.bean(HandDams.class)
                 .draw(
-                        work.project(),
-                        sheet.id(),
+                        pond.bean(Sheets.class).get(work.project(), sheet.id()),
                         work.account(),
                         List.of(new Point(190, 1000), new Point(810, 1000)),
                         cut -> {});
@@ -165,7 +168,11 @@ class LineColourTest {
     void aCorrectedDrawingKeepsLineColoursAndAStepBackBringsThemBack() {
         UUID laid = lay(Fill.flat(work.coat().id()), stroke(0));
         lay(Fill.flat(work.scarf().id()), stroke(2));
-        pond.bean(Recuts.class).replace(work.project(), sheet.id(), work.account(), Drawings.threeBoxesLower());
+        pond.bean(Recuts.class)
+                .replace(
+                        pond.bean(Sheets.class).get(work.project(), sheet.id()),
+                        work.account(),
+                        Drawings.threeBoxesLower());
 
         assertThat(worn(0)).isEqualTo(Fill.flat(work.coat().id()));
         assertThat(worn(1)).isEqualTo(Fill.NONE);
@@ -176,10 +183,10 @@ class LineColourTest {
 
         pond.bean(Recuts.class)
                 .reanalyse(
-                        work.project(),
-                        sheet.id(),
+                        pond.bean(Sheets.class).get(work.project(), sheet.id()),
                         work.account(),
-                        new InkSettings(OptionalInt.of(60), OptionalInt.empty(), Pencil.NONE));
+                        new InkSettings(OptionalInt.of(60), OptionalInt.empty(), Pencil.NONE),
+                        false);
         assertThat(worn(2)).isEqualTo(Fill.flat(work.scarf().id()));
     }
 
@@ -299,7 +306,7 @@ class LineColourTest {
     }
 
     private Layer layer() {
-        return sheets.get(work.project(), sheet.id()).frontLayer();
+        return sheets.get(work.project(), sheet.id()).layer();
     }
 
     /** The stroke around a box, as a place. */

@@ -139,6 +139,6 @@ class NothingLostJourneyTest {
     }
 
     private int filled() {
-        return POND.bean(Sheets.class).fills(sheet.frontLayer()).filled().size();
+        return POND.bean(Sheets.class).fills(sheet.layer()).filled().size();
     }
 }

@@ -136,24 +136,27 @@ class ShadowTest {
         add(shadow(7, "cells " + cellAt(500, 1000), LOWER, 100), scarf());
         pond.bean(HandDams.class)
                 .draw(
-                        work.project(),
-                        sheet.id(),
+                        pond.bean(Sheets.class).get(work.project(), sheet.id()),
                         work.account(),
                         List.of(new Point(190, 1300), new Point(810, 1300)),
                         cut -> {});
         assertThat(rgb(picture("composed.png"), 500, 1200)).isEqualTo(SCARF_ON_COAT);
         assertThat(rgb(picture("composed.png"), 500, 1400)).isEqualTo(SCARF_ON_COAT);
 
-        pond.bean(Recuts.class).replace(work.project(), sheet.id(), work.account(), Drawings.threeBoxesLower());
+        pond.bean(Recuts.class)
+                .replace(
+                        pond.bean(Sheets.class).get(work.project(), sheet.id()),
+                        work.account(),
+                        Drawings.threeBoxesLower());
         assertThat(rgb(picture("composed.png"), 500, 1400)).isEqualTo(SCARF_ON_COAT);
         assertThat(rgb(picture("composed.png"), 1000, 1400)).isEqualTo(0xffffff);
 
         pond.bean(Recuts.class)
                 .reanalyse(
-                        work.project(),
-                        sheet.id(),
+                        pond.bean(Sheets.class).get(work.project(), sheet.id()),
                         work.account(),
-                        new InkSettings(OptionalInt.of(60), OptionalInt.empty(), Pencil.NONE));
+                        new InkSettings(OptionalInt.of(60), OptionalInt.empty(), Pencil.NONE),
+                        false);
         assertThat(rgb(picture("composed.png"), 500, 1400)).isEqualTo(SCARF_ON_COAT);
         undo();
         assertThat(rgb(picture("composed.png"), 500, 1400)).isEqualTo(SCARF_ON_COAT);
@@ -349,7 +352,7 @@ class ShadowTest {
     }
 
     private Layer layer(Sheet of) {
-        return pond.bean(Sheets.class).get(work.project(), of.id()).frontLayer();
+        return pond.bean(Sheets.class).get(work.project(), of.id()).layer();
     }
 
     private Shadows shadows() {

@@ -77,7 +77,7 @@ class EarlierDatabaseTest {
     @Test
     void everythingIsThereAndGoesBackStepByStep() {
         assertThat(pond.bean(Projects.class).get(project).title()).isEqualTo("Test book");
-        assertThat(pond.bean(LayerGroups.class).of(present().frontLayer().id()).groups())
+        assertThat(pond.bean(LayerGroups.class).of(present().layer().id()).groups())
                 .extracting(CellGroup::name)
                 .containsExactly("Coats");
         assertThat(pond.bean(PageFrames.class).of(sheet)).contains(new Box(5, 5, 290, 190));
@@ -114,11 +114,11 @@ class EarlierDatabaseTest {
                 .extracting(Wardrobe::name)
                 .containsExactly("Oilskins");
 
-        int cells = present().frontLayer().cellCount();
+        int cells = present().layer().cellCount();
         undoLatest("Filled 1 cell");
         assertThat(texts(3)).as("as the other left it").containsExactly(coat);
         undoLatest("Cut the line art anew");
-        assertThat(present().frontLayer().cellCount()).isEqualTo(cells - 1);
+        assertThat(present().layer().cellCount()).isEqualTo(cells - 1);
         undoLatest("Removed a swatch");
         String lining = swatch("Lining").id().toString();
         assertThat(texts(1, 2)).containsExactly(gradient.replace("SWATCH", lining), lining);
@@ -144,7 +144,7 @@ class EarlierDatabaseTest {
     }
 
     private List<String> texts(int... cells) {
-        Fills fills = pond.bean(Sheets.class).fills(present().frontLayer());
+        Fills fills = pond.bean(Sheets.class).fills(present().layer());
         return Arrays.stream(cells).mapToObj(cell -> fills.of(cell).text()).toList();
     }
 

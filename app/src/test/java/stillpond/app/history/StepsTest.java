@@ -87,7 +87,7 @@ class StepsTest {
                                 work.account(),
                                 "Made a group",
                                 groups -> groups.making(UUID.randomUUID(), "Coats", List.of(1, 2))),
-                () -> pond.bean(LayerGroups.class).of(present().frontLayer().id()));
+                () -> pond.bean(LayerGroups.class).of(present().layer().id()));
         kinds.put(
                 () -> pond.bean(PageFrames.class).set(sheet, work.account(), new Box(1, 2, 30, 40)),
                 () -> pond.bean(PageFrames.class).of(sheet.id()));
@@ -132,7 +132,7 @@ class StepsTest {
                         work.account(),
                         new ChangeRequest.Lay(
                                 UUID.randomUUID(),
-                                other.frontLayer().id(),
+                                other.layer().id(),
                                 Fill.flat(work.coat().id()),
                                 List.of(2)));
         List<Supplier<Object>> seen = new ArrayList<>();
@@ -163,7 +163,7 @@ class StepsTest {
 
     @Test
     void aDamByHandIsTakenBackUnlessSomebodyDrewAnotherSince() {
-        UUID before = present().frontLayer().id();
+        UUID before = present().layer().id();
         draw(work.account(), 400);
         UUID mine = latest();
         draw(work.account(), 600);
@@ -172,10 +172,9 @@ class StepsTest {
                 .hasMessageContaining("stays as it is");
         steps.undo(work.project(), work.account(), second);
         steps.undo(work.project(), work.account(), mine);
-        assertThat(present().frontLayer().id()).isEqualTo(before);
+        assertThat(present().layer().id()).isEqualTo(before);
         redo(mine);
-        assertThat(present().frontLayer().cellCount())
-                .isGreaterThan(sheet.frontLayer().cellCount());
+        assertThat(present().layer().cellCount()).isGreaterThan(sheet.layer().cellCount());
     }
 
     @Test
@@ -187,7 +186,7 @@ class StepsTest {
         UUID removal = latest();
         draw(work.account(), 500);
         steps.undo(work.project(), work.account(), removal);
-        assertThat(groups.of(present().frontLayer().id()).groups())
+        assertThat(groups.of(present().layer().id()).groups())
                 .singleElement()
                 .satisfies(group -> assertThat(group.name()).isEqualTo("Coats"));
     }
@@ -242,7 +241,7 @@ class StepsTest {
     }
 
     private Fill worn(Sheet on, int cell) {
-        return sheets.fills(sheets.get(work.project(), on.id()).frontLayer()).of(cell);
+        return sheets.fills(sheets.get(work.project(), on.id()).layer()).of(cell);
     }
 
     private void lay(Fill fill, int cell) {
@@ -251,12 +250,16 @@ class StepsTest {
                         sheet.id(),
                         work.account(),
                         new ChangeRequest.Lay(
-                                UUID.randomUUID(), present().frontLayer().id(), fill, List.of(cell)));
+                                UUID.randomUUID(), present().layer().id(), fill, List.of(cell)));
     }
 
     /** From top to bottom through the first box. */
     private void draw(UUID author, int x) {
         pond.bean(HandDams.class)
-                .draw(work.project(), sheet.id(), author, List.of(new Point(x, 490), new Point(x, 1510)), cut -> {});
+                .draw(
+                        pond.bean(Sheets.class).get(work.project(), sheet.id()),
+                        author,
+                        List.of(new Point(x, 490), new Point(x, 1510)),
+                        cut -> {});
     }
 }

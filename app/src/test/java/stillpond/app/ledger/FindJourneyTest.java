@@ -69,12 +69,12 @@ class FindJourneyTest {
     }
 
     private String worn(Sheet sheet, int x) {
-        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).frontLayer();
+        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).layer();
         return pond.bean(Sheets.class).fills(layer).of(cell(layer, x)).text();
     }
 
     private void lay(Sheet sheet, String fill, int x) {
-        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).frontLayer();
+        Layer layer = pond.bean(Sheets.class).get(work.project(), sheet.id()).layer();
         pond.bean(SheetChanges.class)
                 .make(
                         sheet.id(),

@@ -13,6 +13,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
+import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import stillpond.app.support.Drawings;
@@ -36,9 +37,9 @@ class AnalysesTest {
         InkSettings settings = new InkSettings(OptionalInt.of(90), OptionalInt.empty(), Pencil.NONE);
         byte[] file = Drawings.threeBoxes();
         Picture picture = new LineArtReader(SMALL).read(file);
-        assertThat(pond.bean(Analyses.class).whole(file, SMALL, settings, Analyses.Waiting.NOBODY))
+        assertThat(pond.bean(Analyses.class).whole(file, SMALL, settings, List.of(), Analyses.Waiting.NOBODY))
                 .usingRecursiveComparison()
-                .isEqualTo(LineArt.analyse(picture, settings));
+                .isEqualTo(LineArt.analyse(picture, settings, List.of()));
         assertThat(pond.bean(Analyses.class).glance(file, SMALL).lineArt())
                 .usingRecursiveComparison()
                 .isEqualTo(LineArt.glance(picture));
@@ -60,14 +61,15 @@ class AnalysesTest {
         when(sheets.get(any(), any())).thenReturn(sheet);
         Planes planes = mock(Planes.class);
         Analyses analyses = mock(Analyses.class);
-        when(analyses.whole(any(), any(), any(), any())).thenThrow(new UnreadableFile("It takes too long."));
+        when(analyses.whole(any(), any(), any(), any(), any())).thenThrow(new UnreadableFile("It takes too long."));
         LayerCuts cuts = mock(LayerCuts.class);
-        Sharpening sharpening = new Sharpening(sheets, cuts, planes, analyses, ImageLimits.DEFAULT);
+        Sharpening sharpening =
+                new Sharpening(sheets, cuts, planes, analyses, ImageLimits.DEFAULT, new VisibleInks(planes));
         sharpening.soon(sheet);
         sharpening.finish();
         sharpening.soon(sheet);
         sharpening.finish();
-        verify(analyses, times(1)).whole(any(), any(), any(), any());
+        verify(analyses, times(1)).whole(any(), any(), any(), any(), any());
         verify(cuts, never()).sharpen(any(), any(), any());
         sharpening.stop();
     }

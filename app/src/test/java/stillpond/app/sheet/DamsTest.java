@@ -82,7 +82,7 @@ class DamsTest {
         lay(500, 200);
         HandDams hand = pond.bean(HandDams.class);
         List<Point> line = List.of(new Point(450 * 5, 200 * 5), new Point(552 * 5, 205 * 5));
-        assertThat(hand.draw(work.project(), sheet, work.account(), line, cut -> {}))
+        assertThat(hand.draw(pond.bean(Sheets.class).get(work.project(), sheet), work.account(), line, cut -> {}))
                 .isTrue();
         assertThat(inOneRegion(500, 150, 500, 250)).isFalse();
         assertThat(worn(500, 150)).isEqualTo(worn(500, 250)).isNotEqualTo(Fill.NONE);
@@ -99,18 +99,18 @@ class DamsTest {
     @Test
     void whatWasDrawnByHandIsDrawnAgainOnANewAnalysis() {
         HandDams hand = pond.bean(HandDams.class);
-        hand.draw(work.project(), sheet, work.account(), ACROSS, cut -> {});
+        hand.draw(pond.bean(Sheets.class).get(work.project(), sheet), work.account(), ACROSS, cut -> {});
         lay(500, 150);
         hand.join(
-                work.project(),
-                sheet,
+                pond.bean(Sheets.class).get(work.project(), sheet),
                 work.account(),
                 List.of(new Point(2500, 1300), new Point(2500, 1600)),
                 cut -> {});
         assertThat(inOneRegion(500, 250, 500, 350)).isTrue();
 
         InkSettings darker = new InkSettings(OptionalInt.of(100), OptionalInt.empty(), Pencil.NONE);
-        pond.bean(Recuts.class).reanalyse(work.project(), sheet, work.account(), darker);
+        pond.bean(Recuts.class)
+                .reanalyse(pond.bean(Sheets.class).get(work.project(), sheet), work.account(), darker, false);
         assertThat(inOneRegion(500, 150, 500, 250)).isFalse();
         assertThat(worn(500, 150)).isNotEqualTo(Fill.NONE);
         assertThat(worn(500, 250)).isEqualTo(Fill.NONE);
@@ -121,7 +121,7 @@ class DamsTest {
     @Test
     void aSheetOfAnOlderAnalysisIsAnalysedAgainWithoutLosingAnything() {
         HandDams hand = pond.bean(HandDams.class);
-        hand.draw(work.project(), sheet, work.account(), ACROSS, cut -> {});
+        hand.draw(pond.bean(Sheets.class).get(work.project(), sheet), work.account(), ACROSS, cut -> {});
         lay(500, 150);
         lay(300, 200);
         say(DamState.OPEN, openingsOf(300, 200));
@@ -144,7 +144,8 @@ class DamsTest {
     void aLineThatPartsNothingChangesNothing() {
         UUID before = layer().id();
         List<Point> line = List.of(new Point(480 * 5, 200 * 5), new Point(520 * 5, 200 * 5));
-        assertThat(pond.bean(HandDams.class).draw(work.project(), sheet, work.account(), line, cut -> {}))
+        assertThat(pond.bean(HandDams.class)
+                        .draw(pond.bean(Sheets.class).get(work.project(), sheet), work.account(), line, cut -> {}))
                 .isFalse();
         assertThat(layer().id()).isEqualTo(before);
     }
@@ -155,7 +156,7 @@ class DamsTest {
         HandDams hand = pond.bean(HandDams.class);
         UUID before = layer().id();
         List<UUID> told = new ArrayList<>();
-        hand.draw(work.project(), sheet, work.account(), ACROSS, cut -> {
+        hand.draw(pond.bean(Sheets.class).get(work.project(), sheet), work.account(), ACROSS, cut -> {
             assertThat(layer().id()).isEqualTo(before);
             told.add(cut.layer());
         });
@@ -166,10 +167,13 @@ class DamsTest {
     @Test
     void aDamAfterAnotherIsDrawnIntoWhatIsStored() {
         HandDams hand = pond.bean(HandDams.class);
-        hand.expect(work.project(), sheet);
-        hand.draw(work.project(), sheet, work.account(), ACROSS, cut -> {});
+        hand.expect(pond.bean(Sheets.class).get(work.project(), sheet));
+        hand.draw(pond.bean(Sheets.class).get(work.project(), sheet), work.account(), ACROSS, cut -> {});
         hand.draw(
-                work.project(), sheet, work.account(), List.of(new Point(2500, 550), new Point(2505, 1040)), cut -> {});
+                pond.bean(Sheets.class).get(work.project(), sheet),
+                work.account(),
+                List.of(new Point(2500, 550), new Point(2505, 1040)),
+                cut -> {});
         assertThat(inOneRegion(460, 150, 540, 150)).isFalse();
         assertThat(inOneRegion(460, 150, 500, 250)).isFalse();
         OpenLayers.OpenLayer inMemory = pond.bean(OpenLayers.class).take(layer());
@@ -246,7 +250,7 @@ class DamsTest {
     }
 
     private Layer layer() {
-        return sheets.get(work.project(), sheet).frontLayer();
+        return sheets.get(work.project(), sheet).layer();
     }
 
     private Progress progress() {

@@ -116,8 +116,7 @@ class RecutsTest {
     @Test
     void aCorrectedDrawingTakesThePlaceAndKeepsTheFills() {
         List<Recuts.LostFill> lost = recuts.replace(
-                work.project(),
-                sheet,
+                pond.bean(Sheets.class).get(work.project(), sheet),
                 work.account(),
                 drawing(4, "<circle cx='300' cy='50' r='20' stroke='#000' stroke-width='6'/>"));
         assertThat(lost).isEmpty();
@@ -131,10 +130,12 @@ class RecutsTest {
         String tall =
                 "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 400 600'><rect x='9' y='9' width='90' height='90'/></svg>";
         UUID before = layer().id();
-        assertThatThrownBy(() -> recuts.replace(work.project(), sheet, work.account(), tall.getBytes()))
+        assertThatThrownBy(() -> recuts.replace(
+                        pond.bean(Sheets.class).get(work.project(), sheet), work.account(), tall.getBytes()))
                 .isInstanceOf(UnreadableFile.class)
                 .hasMessageContaining("another page");
-        assertThatThrownBy(() -> recuts.replace(work.project(), sheet, work.account(), new byte[] {1, 2, 3}))
+        assertThatThrownBy(() -> recuts.replace(
+                        pond.bean(Sheets.class).get(work.project(), sheet), work.account(), new byte[] {1, 2, 3}))
                 .isInstanceOf(UnreadableFile.class);
         assertThat(layer().id()).isEqualTo(before);
         assertThat(worn(300, 200)).isEqualTo(coat);
@@ -144,7 +145,7 @@ class RecutsTest {
 
     private List<Recuts.LostFill> reanalyse(int threshold) {
         InkSettings settings = new InkSettings(OptionalInt.of(threshold), OptionalInt.empty(), Pencil.NONE);
-        return recuts.reanalyse(work.project(), sheet, work.account(), settings);
+        return recuts.reanalyse(pond.bean(Sheets.class).get(work.project(), sheet), work.account(), settings, false);
     }
 
     private void lay(Fill fill, double x, double y) {
@@ -175,7 +176,7 @@ class RecutsTest {
     }
 
     private Layer layer() {
-        return pond.bean(Sheets.class).get(work.project(), sheet).frontLayer();
+        return pond.bean(Sheets.class).get(work.project(), sheet).layer();
     }
 
     private int cellAt(double x, double y) {

@@ -43,7 +43,7 @@ class SheetChangesTest {
     void bringInThreeBoxes() {
         work = Work.begin(pond);
         sheet = work.bring(Drawings.threeBoxes());
-        layer = sheet.frontLayer().id();
+        layer = sheet.layer().id();
         coat = Fill.flat(work.coat().id());
         scarf = Fill.flat(work.scarf().id());
     }
@@ -221,17 +221,17 @@ class SheetChangesTest {
     void whatIsSaidOfOneGapAgainAndAgainInOneBatchEndsAsItWasSaidLast() {
         Sheet gapped = work.bring(Drawings.svg("""
                 <path d="M100 100H500V300H100V100M300 100V170M300 215V300" fill="none" stroke="#000" stroke-width="6"/>"""));
-        UUID there = gapped.frontLayer().id();
+        UUID there = gapped.layer().id();
         List<ChangeRequest> said = new ArrayList<>();
         for (DamState state : List.of(DamState.OPEN, DamState.SHUT, DamState.BY_REACH, DamState.OPEN, DamState.INKED)) {
             said.add(new ChangeRequest.Dam(UUID.randomUUID(), there, Map.of(0, state), OptionalDouble.empty()));
         }
         assertThat(changes.makeAll(gapped.id(), work.account(), said)).hasOnlyElementsOfType(Made.class);
-        assertThat(pond.bean(Sheets.class).dams(gapped.frontLayer()).of(0)).isEqualTo(DamState.INKED);
+        assertThat(pond.bean(Sheets.class).dams(gapped.layer()).of(0)).isEqualTo(DamState.INKED);
         for (DamState before : List.of(DamState.OPEN, DamState.BY_REACH, DamState.SHUT)) {
             UUID last = work.line(gapped.id(), work.account()).undoable().get(0).id();
             changes.make(gapped.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), last));
-            assertThat(pond.bean(Sheets.class).dams(gapped.frontLayer()).of(0)).isEqualTo(before);
+            assertThat(pond.bean(Sheets.class).dams(gapped.layer()).of(0)).isEqualTo(before);
         }
     }
 
@@ -306,7 +306,7 @@ class SheetChangesTest {
     }
 
     private Fill worn(int cell) {
-        return pond.bean(Sheets.class).fills(sheet.frontLayer()).of(cell);
+        return pond.bean(Sheets.class).fills(sheet.layer()).of(cell);
     }
 
     private long logged() {

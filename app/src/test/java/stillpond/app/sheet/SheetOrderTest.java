@@ -52,9 +52,9 @@ class SheetOrderTest {
         UUID copyId = order.copy(work.project(), first.id());
         Sheet copy = sheets.get(work.project(), copyId);
         assertThat(titlesIn(work.scene())).containsExactly("first", "first, copy", "second");
-        assertThat(sheets.fills(copy.frontLayer()).of(0)).isEqualTo(coat);
+        assertThat(sheets.fills(copy.layer()).of(0)).isEqualTo(coat);
         lay(copy, Fill.flat(work.scarf().id()));
-        assertThat(sheets.fills(first.frontLayer()).of(0)).isEqualTo(coat);
+        assertThat(sheets.fills(first.layer()).of(0)).isEqualTo(coat);
     }
 
     @Test
@@ -66,7 +66,7 @@ class SheetOrderTest {
         assertThat(sheets.removed(work.project())).extracting(Sheet::title).containsExactly("first");
         order.bringBack(work.project(), first.id());
         assertThat(titlesIn(work.scene())).containsExactly("first", "second");
-        assertThat(sheets.fills(first.frontLayer()).of(0)).isEqualTo(coat);
+        assertThat(sheets.fills(first.layer()).of(0)).isEqualTo(coat);
     }
 
     @Test
@@ -110,8 +110,7 @@ class SheetOrderTest {
                 .make(
                         sheet.id(),
                         work.account(),
-                        new ChangeRequest.Lay(
-                                UUID.randomUUID(), sheet.frontLayer().id(), fill, List.of(0)));
+                        new ChangeRequest.Lay(UUID.randomUUID(), sheet.layer().id(), fill, List.of(0)));
     }
 
     private List<String> titlesIn(UUID scene) {

@@ -56,7 +56,7 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
     /** Lays a swatch on the region at a place of a sheet, in its pixels. */
     public void lay(Sheet sheet, UUID swatch, int x, int y) {
         Sheets sheets = pond.bean(Sheets.class);
-        Layer layer = sheets.get(project, sheet.id()).frontLayer();
+        Layer layer = sheets.get(project, sheet.id()).layer();
         int cell = PlaneCodec.decodeCells(pond.bean(Planes.class).content(layer.cells()))
                 .numberAt(x, y);
         List<Integer> cells = sheets.regions(layer).with(cell);
@@ -95,7 +95,7 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
     /** How many regions a sheet has, as the server sees it. */
     public int regions(Sheet sheet) {
         Sheets sheets = pond.bean(Sheets.class);
-        return sheets.regions(sheets.get(project, sheet.id()).frontLayer()).count();
+        return sheets.regions(sheets.get(project, sheet.id()).layer()).count();
     }
 
     /** Takes a swatch that nothing wears off its card, behind everybody's back. */

@@ -73,6 +73,11 @@ public final class Fills {
         return with(widths, Places::ofWidth);
     }
 
+    /** Those in some places alone. */
+    public Fills in(IntPredicate places) {
+        return among(places, place -> place);
+    }
+
     private Fills among(IntPredicate isMeant, IntUnaryOperator number) {
         Map<Integer, Fill> meant = new HashMap<>();
         fillOfPlace.forEach((place, fill) -> {

@@ -5,7 +5,7 @@ import java.util.Optional;
 import stillpond.core.ink.Picture;
 
 /**
- * Reads line art: PNG (ISO/IEC 15948), JPEG (ISO/IEC 10918, also CMYK), TIFF 6.0, WebP and SVG. What a file is, is told by its first bytes, never by its name.
+ * Reads line art: PNG (ISO/IEC 15948), JPEG (ISO/IEC 10918, also CMYK), TIFF 6.0, WebP, SVG and OpenRaster. What a file is, is told by its first bytes, never by its name.
  */
 public final class LineArtReader {
 
@@ -33,11 +33,14 @@ public final class LineArtReader {
         if (format.isPresent()) {
             return new RasterReader(limits).open(file, format.get());
         }
+        if (OpenRasterReader.reads(file)) {
+            return new OpenRasterReader(limits).open(file);
+        }
         if (looksLikeXml(file)) {
             return new SvgReader(limits).open(file);
         }
         throw new UnreadableFile(
-                "The file is not a picture that can be read here. Bring line art as PNG, JPEG, TIFF, WebP or SVG.");
+                "The file is not a picture that can be read here. Bring line art as PNG, JPEG, TIFF, WebP, SVG or OpenRaster.");
     }
 
     private static boolean looksLikeXml(byte[] file) {

@@ -11,12 +11,23 @@ public final class PictureFile {
     private final int heightPx;
     private final List<String> leftOut;
     private final Supplier<Picture> decoder;
+    private final Supplier<List<FileLayer>> layers;
 
     PictureFile(int widthPx, int heightPx, List<String> leftOut, Supplier<Picture> decoder) {
+        this(widthPx, heightPx, leftOut, decoder, List::of);
+    }
+
+    PictureFile(
+            int widthPx,
+            int heightPx,
+            List<String> leftOut,
+            Supplier<Picture> decoder,
+            Supplier<List<FileLayer>> layers) {
         this.widthPx = widthPx;
         this.heightPx = heightPx;
         this.leftOut = List.copyOf(leftOut);
         this.decoder = decoder;
+        this.layers = layers;
     }
 
     /** As it will be decoded, but for a photograph that was taken sideways. */
@@ -36,5 +47,10 @@ public final class PictureFile {
     /** @throws UnreadableFile if it turns out to be broken */
     public Picture decode() {
         return decoder.get();
+    }
+
+    /** The layers that it consists of, from front to back; none if the file knows of no layers. @throws UnreadableFile if it turns out to be broken, or has too many */
+    public List<FileLayer> layers() {
+        return layers.get();
     }
 }

@@ -71,6 +71,23 @@ public final class PlaneCodec {
         return gunzip(stored, PlaneCodec::readPlane);
     }
 
+    /** The cell at a pixel of a plane, or of the plane of a map, without unpacking all of it. @throws IndexOutOfBoundsException if there is no such pixel */
+    public static int cellAt(byte[] stored, int x, int y) {
+        return gunzip(stored, in -> {
+            int width = in.number();
+            int height = in.number();
+            if (x < 0 || y < 0 || x >= width || y >= height) {
+                throw new IndexOutOfBoundsException(x + ", " + y);
+            }
+            int cell = 0;
+            for (int end = 0; end <= y * width + x; ) {
+                end += in.number();
+                cell += in.signed();
+            }
+            return cell;
+        });
+    }
+
     /** The plane first, then the cells, then the borders; {@link #decodeCells} reads the plane alone. */
     public static byte[] encode(CellMap map) {
         return gzip(out -> {

@@ -49,7 +49,12 @@ final class SvgReader {
         int width = Math.max(1, (int) Math.round(size.width * scale));
         int height = Math.max(1, (int) Math.round(size.height * scale));
         limits.requireSize(width, height);
-        return new PictureFile(width, height, harmless.leftOut(), () -> draw(document, width, height));
+        return new PictureFile(
+                width,
+                height,
+                harmless.leftOut(),
+                () -> draw(document, width, height),
+                () -> SvgGroups.of(harmless.svg()));
     }
 
     private static Picture draw(SVGDocument document, int width, int height) {

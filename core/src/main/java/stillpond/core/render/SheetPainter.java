@@ -29,9 +29,7 @@ public final class SheetPainter {
 
     /** The sheet as it looks: ink over flats over white paper, blended in gamma-encoded sRGB as the ink was drawn. */
     public static Picture composed(CellPlane cells, InkPlane ink, CellColours colours, InkColours inkColours) {
-        if (ink.widthPx() != cells.widthPx() || ink.heightPx() != cells.heightPx()) {
-            throw new Refusal("Ink and cells are of different sizes.");
-        }
+        requireSameSize(cells, ink);
         byte[] density = ink.density();
         int width = cells.widthPx();
         return paint(
@@ -46,6 +44,31 @@ public final class SheetPainter {
                     return underInk(under, inkColours.argbAt(x, y), inkColours.coverage(x, y, density[i] & 0xff));
                 },
                 colours);
+    }
+
+    /** A layer as it lies over others: ink over flats, clear where it has neither. */
+    public static Picture overOthers(CellPlane cells, InkPlane ink, CellColours colours, InkColours inkColours) {
+        requireSameSize(cells, ink);
+        byte[] density = ink.density();
+        int width = cells.widthPx();
+        return paint(
+                cells,
+                (i, colour) -> {
+                    if (density[i] == 0) {
+                        return colour;
+                    }
+                    int x = i % width;
+                    int y = i / width;
+                    int coverage = inkColours.coverage(x, y, density[i] & 0xff);
+                    return Over.of(inkColours.argbAt(x, y) & 0xffffff | coverage << 24, colour);
+                },
+                colours);
+    }
+
+    private static void requireSameSize(CellPlane cells, InkPlane ink) {
+        if (ink.widthPx() != cells.widthPx() || ink.heightPx() != cells.heightPx()) {
+            throw new Refusal("Ink and cells are of different sizes.");
+        }
     }
 
     private static Picture paint(CellPlane cells, IntBinaryOperator finish, CellColours colours) {

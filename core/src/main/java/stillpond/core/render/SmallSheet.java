@@ -53,6 +53,11 @@ public record SmallSheet(CellPlane cells, InkPlane ink) {
         return SheetPainter.composed(cells, ink, colours, inkColours);
     }
 
+    /** As {@link SheetPainter#overOthers}. */
+    public Picture paintOverOthers(CellColours colours, InkColours inkColours) {
+        return SheetPainter.overOthers(cells, ink, colours, inkColours);
+    }
+
     private record Scale(int width, int height, double factor) {
 
         int smallWidth() {
