@@ -83,7 +83,7 @@ export const cards = [
   }),
 ];
 
-/** Titles, the functions of sheets.mjs that draw them, and what kind of file they come as if not an SVG: see rasters.sh. */
+/** Titles, the functions of sheets.mjs that draw them (of a sheet of layers one for each, from front to back), and what kind of file they come as if not an SVG: see rasters.sh. */
 export const scenes = [
   { title: "The sorting room", sheets: [["Morning post", "morningPost"], ["Loading the panniers", "panniers"]] },
   {
@@ -92,6 +92,7 @@ export const scenes = [
       ["The crossing", "crossing"],
       ["Farewell from the jetty", "farewell"],
       ["Kettle will not budge", "willNotBudge"],
+      ["Over the wet sand", { Reeds: "wetSandReeds", Juniper: "wetSandJuniper", Marsh: "wetSandMarsh" }],
     ],
   },
   {

@@ -17,13 +17,16 @@ writeFileSync(join(truths, "swatches.json"), JSON.stringify(swatches, null, 1) +
 const ENDINGS = { scan: "jpg", print: "png" };
 
 function sheet([sheetTitle, name, raster], { shaded, rims = [] }) {
+  if (typeof name !== "string") {
+    return { title: sheetTitle, layers: Object.entries(name).map(layer) };
+  }
   const pen = sheets[name]();
   // Drawings that come as pixels are kept beside their code; rasters.sh makes the pixels.
   const folder = raster ? dirname(fileURLToPath(import.meta.url)) : target;
   writeFileSync(join(folder, `${name}.svg`), pen.svg());
   writeFileSync(join(truths, `${name}.png`), truthPicture(pen, swatches));
   const file = `${name}.${raster ? ENDINGS[raster] : "svg"}`;
-  const fills = [...pen.laid].map(([swatch, points]) => ({ swatch, points }));
+  const fills = fillsOf(pen);
   const around = rims.filter((rim) => rim.sheet === sheetTitle).map(({ of, swatch }) => ({ of, swatch }));
   return {
     title: sheetTitle,
@@ -32,6 +35,16 @@ function sheet([sheetTitle, name, raster], { shaded, rims = [] }) {
     ...(shaded && pen.shades.length > 0 ? { shadows: pen.shades } : {}),
     ...(around.length > 0 ? { rims: around } : {}),
   };
+}
+
+function layer([layerName, name]) {
+  const pen = sheets[name]();
+  writeFileSync(join(target, `${name}.svg`), pen.svg({ clear: true }));
+  return { name: layerName, file: `${name}.svg`, fills: fillsOf(pen) };
+}
+
+function fillsOf(pen) {
+  return [...pen.laid].map(([swatch, points]) => ({ swatch, points }));
 }
 
 const tests = join(dirname(fileURLToPath(import.meta.url)), "../app/src/test/resources/drawings");

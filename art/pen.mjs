@@ -191,11 +191,13 @@ export class Pen {
     this.marks.push(`<ellipse cx="${r(px)}" cy="${r(py)}" rx="${r(size)}" ry="${r(size * stretch)}"/>`);
   }
 
-  svg() {
+  /** On white paper, or on clear paper where other layers lie behind. */
+  svg({ clear = false } = {}) {
     const { width, height } = this;
+    const paper = clear ? "" : `<path fill="#fff" d="M0 0H${width}V${height}H0Z"/>\n`;
     return (
       `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}">\n` +
-      `<path fill="#fff" d="M0 0H${width}V${height}H0Z"/>\n${this.marks.join("\n")}\n</svg>\n`
+      `${paper}${this.marks.join("\n")}\n</svg>\n`
     );
   }
 }

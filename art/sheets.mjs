@@ -41,6 +41,41 @@ export function crossing() {
   return pen;
 }
 
+/** A sheet of three layers: the marsh, Juniper on her way over it, and the reeds that she passes. */
+export function wetSandMarsh() {
+  const pen = new Pen(WIDTH, HEIGHT);
+  place.backdrop(pen, "Saltmarsh/Sky");
+  place.sun(pen, 330, 210, 80);
+  place.cloud(pen, 900, 190, 1.1, { loose: false });
+  place.horizon(pen, [[0, 520], [400, 512], [900, 522], [1500, 514]]);
+  place.ripples(pen, 380, 580, 150);
+  place.bank(pen, [[0, 650], [320, 640], [700, 662], [1100, 648], [1500, 656]]);
+  place.bank(pen, [[0, 860], [360, 840], [760, 872], [1140, 862], [1500, 880]]);
+  place.puddle(pen, 1080, 760, 140, 26);
+  pen.lay("Saltmarsh/Sky > Saltmarsh/Cloud", [700, 60], [1300, 400]);
+  pen.lay("Saltmarsh/Sun", [330, 210]);
+  pen.lay("Saltmarsh/Cloud", [900, 160]);
+  pen.lay("Saltmarsh/Sea", [120, 600], [900, 600], [1080, 760]);
+  pen.lay("Saltmarsh/Sand", [200, 750], [700, 800]);
+  pen.lay("Saltmarsh/Mud", [300, 980]);
+  return pen;
+}
+
+export function wetSandJuniper() {
+  const pen = new Pen(WIDTH, HEIGHT);
+  juniper(pen, { x: 720, y: 520, scale: 1.08 }, { stride: 170, arm: "wave", look: 1 });
+  return pen;
+}
+
+export function wetSandReeds() {
+  const pen = new Pen(WIDTH, HEIGHT);
+  place.reeds(pen, 160, 980, 1.9);
+  place.reeds(pen, 1360, 1000, 2, true);
+  place.lavender(pen, 520, 1010, 1.2);
+  pen.lay("Saltmarsh/Reed", [160, 870], [1360, 880]);
+  return pen;
+}
+
 export function farewell() {
   const pen = new Pen(WIDTH, HEIGHT);
   place.backdrop(pen, "Saltmarsh/Sky");

@@ -54,13 +54,27 @@ record DemoBook(
     /** @param lines the name of a card for line colours; null where ink is black */
     record DemoScene(String title, @Nullable String lines, List<DemoSheet> sheets) {}
 
-    /** @param file name of an SVG beside the book */
+    /**
+     * A sheet of one layer or of several.
+     *
+     * @param file name of an SVG beside the book; null where there are layers
+     * @param layers from front to back; null where there is one file
+     */
     record DemoSheet(
             String title,
-            String file,
-            List<DemoFill> fills,
+            @Nullable String file,
+            @Nullable List<DemoFill> fills,
+            @Nullable List<DemoLayer> layers,
             @Nullable List<DemoShadow> shadows,
-            @Nullable List<DemoRim> rims) {}
+            @Nullable List<DemoRim> rims) {
+
+        List<DemoLayer> allLayers() {
+            return layers != null ? layers : List.of(new DemoLayer(title, file, fills));
+        }
+    }
+
+    /** @param file name of an SVG beside the book */
+    record DemoLayer(String name, String file, List<DemoFill> fills) {}
 
     /**
      * A shadow on what wears a swatch.

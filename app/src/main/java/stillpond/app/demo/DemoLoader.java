@@ -29,6 +29,8 @@ import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sharpening;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
+import stillpond.app.sheet.SheetLayers;
+import stillpond.app.sheet.SheetOrder;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.colour.Srgb;
@@ -62,6 +64,8 @@ class DemoLoader implements ApplicationRunner {
     private final Palettes palettes;
     private final Stagings stagings;
     private final Sheets sheets;
+    private final SheetLayers layers;
+    private final SheetOrder order;
     private final Sharpening sharpening;
     private final SheetChanges changes;
     private final DemoLines lines;
@@ -77,6 +81,8 @@ class DemoLoader implements ApplicationRunner {
             Palettes palettes,
             Stagings stagings,
             Sheets sheets,
+            SheetLayers layers,
+            SheetOrder order,
             Sharpening sharpening,
             SheetChanges changes,
             DemoLines lines,
@@ -90,6 +96,8 @@ class DemoLoader implements ApplicationRunner {
         this.palettes = palettes;
         this.stagings = stagings;
         this.sheets = sheets;
+        this.layers = layers;
+        this.order = order;
         this.sharpening = sharpening;
         this.changes = changes;
         this.lines = lines;
@@ -131,11 +139,11 @@ class DemoLoader implements ApplicationRunner {
             scenes.put(scene.title(), scene.id());
             List<Sheet> filled = new ArrayList<>();
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
-                Sheet brought = sheets.bring(
-                                project, scene.id(), LineArtFile.of(demoSheet.title(), read(demoSheet.file())))
-                        .sheet();
-                Sheet sheet = sharpening.now(project, brought.id());
-                fill(sheet, lead, demoSheet.fills(), swatches);
+                Sheet sheet = bring(scene, demoSheet);
+                for (int i = 0; i < sheet.layers().size(); i++) {
+                    Layer layer = sheet.layers().get(i);
+                    fill(sheet, layer, lead, demoSheet.allLayers().get(i).fills(), swatches);
+                }
                 shadows.lay(sheet, lead, demoSheet, swatches);
                 filled.add(sheet);
                 if (cardOfModel.containsKey(sheet.title())) {
@@ -147,6 +155,20 @@ class DemoLoader implements ApplicationRunner {
             }
         }
         stage(project, book, scenes, swatches);
+    }
+
+    private Sheet bring(Scene scene, DemoBook.DemoSheet demoSheet) {
+        List<LineArtFile> files = demoSheet.allLayers().stream()
+                .map(layer -> LineArtFile.of(layer.name(), read(layer.file())))
+                .toList();
+        UUID project = scene.project();
+        UUID brought = (files.size() == 1
+                        ? sheets.bring(project, scene.id(), files.get(0))
+                        : layers.bring(project, scene.id(), files))
+                .sheet()
+                .id();
+        order.rename(project, brought, demoSheet.title());
+        return sharpening.now(project, brought);
     }
 
     private void stage(UUID project, DemoBook book, Map<String, UUID> scenes, Map<String, UUID> swatches) {
@@ -181,8 +203,7 @@ class DemoLoader implements ApplicationRunner {
         return accounts.open(person.signInName(), person.displayName(), DemoPerson.PASSWORD);
     }
 
-    private void fill(Sheet sheet, UUID author, List<DemoBook.DemoFill> fills, Map<String, UUID> swatches) {
-        Layer layer = sheet.layer();
+    private void fill(Sheet sheet, Layer layer, UUID author, List<DemoBook.DemoFill> fills, Map<String, UUID> swatches) {
         Regions regions = sheets.regions(layer);
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.cells()));
         for (DemoBook.DemoFill fill : fills) {

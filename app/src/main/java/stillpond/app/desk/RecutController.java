@@ -38,7 +38,7 @@ class RecutController {
             @Nullable Integer threshold,
             @Nullable Integer speckPx,
             @Nullable Pencil pencil,
-            boolean isThrough) {
+            @Nullable Boolean isThrough) {
 
         InkSettings asSettings() {
             return new InkSettings(optional(threshold), optional(speckPx), pencil == null ? Pencil.NONE : pencil);
@@ -56,7 +56,8 @@ class RecutController {
             @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody InkMessage ink) {
-        return recuts.reanalyse(sheets.get(project, sheet, layer), person.id(), ink.asSettings(), ink.isThrough());
+        return recuts.reanalyse(
+                sheets.get(project, sheet, layer), person.id(), ink.asSettings(), Boolean.TRUE.equals(ink.isThrough()));
     }
 
     @PostMapping("/line-art")

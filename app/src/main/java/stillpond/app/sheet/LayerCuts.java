@@ -108,18 +108,21 @@ class LayerCuts {
         LayerPlanes kept = lineArt.keepIn(planes, source);
         boolean isSameFile = kept.source().equals(old.asLayer().source());
         LayerPlanes planesOnPage = isSameFile ? kept.onPageOf(old.asLayer().origin()) : kept;
-        return replace(sheet, old, new StoredLayer(old.standing(), planesOnPage));
-    }
-
-    private StoredLayer replace(StoredSheet sheet, StoredLayer old, StoredLayer analysed) {
-        StoredLayer fresh =
-                layerDams.withHandDams(old.asLayer(), analysed, () -> swaps.placing(analysed.asLayer(), old.asLayer()));
+        StoredLayer fresh = redrawn(old.asLayer(), new StoredLayer(old.standing(), planesOnPage));
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
-        layerDams.carry(old.asLayer(), fresh, () -> swaps.placing(fresh.asLayer(), old.asLayer()));
-        groups.carry(old.asLayer(), fresh.asLayer());
-        shadows.carry(old.asLayer(), fresh.asLayer());
+        bringOver(old.asLayer(), fresh);
         return fresh;
+    }
+
+    private StoredLayer redrawn(Layer old, StoredLayer analysed) {
+        return layerDams.withHandDams(old, analysed, () -> swaps.placing(analysed.asLayer(), old));
+    }
+
+    private void bringOver(Layer old, StoredLayer fresh) {
+        layerDams.carry(old, fresh, () -> swaps.placing(fresh.asLayer(), old));
+        groups.carry(old, fresh.asLayer());
+        shadows.carry(old, fresh.asLayer());
     }
 
     /**
@@ -176,15 +179,23 @@ class LayerCuts {
                 .moved(was.standing().xPx(), was.standing().yPx());
         Stack stackAfter =
                 stackBefore.adding(standing, stackBefore.indexOf(was.standing().layer()));
-        StoredLayer stays = replace(
-                sheet,
-                old,
+        StoredLayer stays = redrawn(
+                was,
                 new StoredLayer(
                         old.standing(),
                         split.staying().keepIn(planes, split.stayingFile()).onPageOf(was.origin())));
-        StoredLayer gone = add(sheet, old, standing, split);
+        StoredLayer gone = redrawn(
+                was,
+                new StoredLayer(
+                        new StoredStanding(sheet.id(), standing, 0),
+                        split.going().keepIn(planes, split.goingFile()).onPageOf(was.origin())));
+        sheet.replace(old, stays);
+        sheet.addLayer(gone);
         sheet.become(stackAfter);
+        sheet.nextRevision();
         sheets.saveAndFlush(sheet);
+        bringOver(was, stays);
+        layerDams.carry(was, gone, () -> Placing.SAME);
         Fills worn = fills.worn(old.id());
         List<Shadows.Swap> shadowsLeft = shadows.splitOff(was, stays.asLayer(), gone.asLayer(), split.cells(), worn);
         Set<Integer> placesGone = new HashSet<>(split.cells());
@@ -207,22 +218,8 @@ class LayerCuts {
             effects.add(new Effect.Shaded(sheet.id(), stays.id(), shadowsLeft));
         }
         effects.add(new Effect.Stacked(sheet.id(), stackBefore, stackAfter));
-        sheet.nextRevision();
         history.keep(sheet.projectId(), author, "Split off the layer '" + standing.name() + "'", effects);
         return sheet.asSheet().on(standing.layer());
-    }
-
-    private StoredLayer add(StoredSheet sheet, StoredLayer old, Standing standing, Split split) {
-        StoredLayer analysed = new StoredLayer(
-                new StoredStanding(sheet.id(), standing, 0),
-                split.going()
-                        .keepIn(planes, split.goingFile())
-                        .onPageOf(old.asLayer().origin()));
-        StoredLayer gone = layerDams.withHandDams(old.asLayer(), analysed, () -> Placing.SAME);
-        sheet.addLayer(gone);
-        sheets.saveAndFlush(sheet);
-        layerDams.carry(old.asLayer(), gone, () -> Placing.SAME);
-        return gone;
     }
 
     private void keep(StoredSheet sheet, UUID author, String words, StoredLayer old, StoredLayer fresh) {

@@ -136,6 +136,8 @@ final class OpenRasterReader {
                     found.put(entry.getName(), content);
                 }
             }
+        } catch (UnreadableFile told) {
+            throw told;
         } catch (IOException | IllegalArgumentException e) {
             throw broken("is cut off or damaged", e);
         }

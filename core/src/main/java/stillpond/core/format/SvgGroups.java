@@ -8,6 +8,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import javax.xml.transform.TransformerException;
@@ -42,6 +44,8 @@ final class SvgGroups {
             "marker",
             "font",
             "view");
+
+    private static final Pattern HIDING = Pattern.compile("display\\s*:\\s*none\\s*;?");
 
     private SvgGroups() {}
 
@@ -129,12 +133,12 @@ final class SvgGroups {
 
     /** Lets a group that is hidden be drawn. @return whether it was hidden */
     private static boolean show(Element element) {
-        String style = element.getAttribute("style").replace(" ", "");
-        boolean isHidden = style.contains("display:none")
-                || element.getAttribute("display").strip().equals("none");
+        Matcher hiding = HIDING.matcher(element.getAttribute("style"));
+        boolean isHidden =
+                hiding.find() || element.getAttribute("display").strip().equals("none");
         if (isHidden) {
             element.removeAttribute("display");
-            element.setAttribute("style", style.replace("display:none", ""));
+            element.setAttribute("style", hiding.replaceAll(""));
         }
         return isHidden;
     }

@@ -1,6 +1,7 @@
 package stillpond.core.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -9,6 +10,7 @@ import java.util.Random;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import stillpond.core.cell.CellMap;
+import stillpond.core.cell.CellPlane;
 import stillpond.core.ink.InkPlane;
 
 class PlaneCodecTest {
@@ -58,5 +60,17 @@ class PlaneCodecTest {
             density[i] = (byte) (streak ? 200 + random.nextInt(56) : random.nextInt(20));
         }
         return new InkPlane(211, 97, density, 130);
+    }
+
+    @Test
+    void theCellAtAPixelIsFoundWithoutThePlane() {
+        CellPlane plane = new CellPlane(3, 2, new int[] {4, 4, 1, 1, 0, 7});
+        byte[] stored = PlaneCodec.encode(plane);
+        for (int y = 0; y < 2; y++) {
+            for (int x = 0; x < 3; x++) {
+                assertThat(PlaneCodec.cellAt(stored, x, y)).isEqualTo(plane.numberAt(x, y));
+            }
+        }
+        assertThatThrownBy(() -> PlaneCodec.cellAt(stored, 3, 0)).isInstanceOf(IndexOutOfBoundsException.class);
     }
 }
