@@ -64,6 +64,11 @@ export function wetSandMarsh() {
 export function wetSandJuniper() {
   const pen = new Pen(WIDTH, HEIGHT);
   juniper(pen, { x: 720, y: 520, scale: 1.08 }, { stride: 170, arm: "wave", look: 1 });
+  // She is finished to the last region: on a layer of its own every empty one is a window.
+  pen.lay("Juniper/Coat", [609, 311], [663, 417], [773, 495], [793, 537]);
+  pen.lay("Juniper/Skin", [564, 278], [841, 504], [783, 315]);
+  pen.lay("Post/Paper", [628, 456]);
+  pen.lay("Post/Stilts", [648, 785], [816, 785], [615, 940], [843, 940], [657, 721], [812, 721]);
   return pen;
 }
 

@@ -43,6 +43,8 @@ declare module "rules" {
     readonly swatches: string[];
     readonly motif: string;
     readonly mirrored: boolean;
+    readonly flipped: boolean;
+    readonly height: number;
   }
 
   export interface GapShown {
@@ -192,14 +194,17 @@ declare module "rules" {
     private constructor();
     static addingStop(gradient: string, stop: number): string;
     static canAddStop(gradient: string): boolean;
+    static degreesOf(span: ArrayLike<number>): number;
     static flat(opacity: number, swatch: string): string;
     static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
     static isOneSwatchOrNone(text: string): boolean;
     static laying(fill: string, worn: readonly string[]): Int32Array;
     static movingStop(gradient: string, stop: number, percent: number): string;
     static parts(text: string): FillParts;
-    static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, swatches: readonly string[]): string;
+    static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, flipped: boolean, height: number, swatches: readonly string[]): string;
+    static spanFrom(at: ArrayLike<number>, length: number, degrees: number): Int32Array;
     static spanIn(kind: string, box: ArrayLike<number>): Int32Array;
+    static stretched(pattern: string, box: ArrayLike<number>): string;
     static swatches(text: string): string[];
     static takingBack(worn: readonly string[], before: readonly string[], after: readonly string[]): Int32Array;
     static toned(text: string, steps: number): string;

@@ -11,4 +11,6 @@ public record FillParts(
         @JSExport @JSProperty("percents") int[] percents,
         @JSExport @JSProperty("swatches") String[] swatches,
         @JSExport @JSProperty("motif") String motif,
-        @JSExport @JSProperty("mirrored") boolean mirrored) {}
+        @JSExport @JSProperty("mirrored") boolean mirrored,
+        @JSExport @JSProperty("flipped") boolean flipped,
+        @JSExport @JSProperty("height") int height) {}

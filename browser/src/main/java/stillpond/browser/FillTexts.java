@@ -13,6 +13,7 @@ import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Opacity;
+import stillpond.core.fill.Repeat;
 import stillpond.core.fill.Span;
 import stillpond.core.fill.Stop;
 import stillpond.core.fill.Swap;
@@ -27,10 +28,19 @@ public final class FillTexts {
         Fill fill = Fill.ofText(text);
         if (fill instanceof Fill.Flat flat) {
             return new FillParts(
-                    "flat", flat.opacity().percent(), new int[0], new int[0], ids(fill.swatches()), "", false);
+                    "flat",
+                    flat.opacity().percent(),
+                    new int[0],
+                    new int[0],
+                    ids(fill.swatches()),
+                    "",
+                    false,
+                    false,
+                    0);
         }
         if (fill instanceof Fill.Tone tone) {
-            return new FillParts("tone", tone.percent(), new int[0], new int[0], ids(fill.swatches()), "", false);
+            return new FillParts(
+                    "tone", tone.percent(), new int[0], new int[0], ids(fill.swatches()), "", false, false, 0);
         }
         if (fill instanceof Fill.Gradient gradient) {
             return new FillParts(
@@ -40,7 +50,9 @@ public final class FillTexts {
                     gradient.stops().stream().mapToInt(Stop::percent).toArray(),
                     ids(gradient.stops().stream().map(Stop::swatch).toList()),
                     "",
-                    false);
+                    false,
+                    false,
+                    0);
         }
         if (fill instanceof Fill.Pattern pattern) {
             return new FillParts(
@@ -50,9 +62,11 @@ public final class FillTexts {
                     new int[0],
                     ids(pattern.inks()),
                     pattern.motif(),
-                    pattern.mirrored());
+                    pattern.repeat().mirrored(),
+                    pattern.repeat().flipped(),
+                    pattern.repeat().heightPercent());
         }
-        return new FillParts("none", 0, new int[0], new int[0], new String[0], "", false);
+        return new FillParts("none", 0, new int[0], new int[0], new String[0], "", false, false, 0);
     }
 
     /** Whether ink can wear it. */
@@ -127,13 +141,35 @@ public final class FillTexts {
                 });
     }
 
+    /** From a place on, so long and turned so many degrees clockwise. */
     @JSExport
-    public static String pattern(int opacity, int[] span, String motif, boolean mirrored, String[] swatches) {
+    public static int[] spanFrom(int[] at, int length, int degrees) {
+        return numbers(Span.from(at[0], at[1], length, degrees));
+    }
+
+    @JSExport
+    public static int degreesOf(int[] span) {
+        return span(span).degrees();
+    }
+
+    /** A pattern, one repeat of which covers a box. */
+    @JSExport
+    public static String stretched(String pattern, int[] box) {
+        return ((Fill.Pattern) Fill.ofText(pattern))
+                .stretchedTo(new Box(box[0], box[1], box[2], box[3]))
+                .text();
+    }
+
+    /** @param height of each repeat in percent of its width */
+    @JSExport
+    public static String pattern(
+            int opacity, int[] span, String motif, boolean mirrored, boolean flipped, int height, String[] swatches) {
         List<UUID> inks = new ArrayList<>();
         for (String swatch : swatches) {
             inks.add(UUID.fromString(swatch));
         }
-        return new Fill.Pattern(motif, span(span), mirrored, inks, new Opacity(opacity)).text();
+        return new Fill.Pattern(motif, span(span), new Repeat(mirrored, flipped, height), inks, new Opacity(opacity))
+                .text();
     }
 
     /** Each once. */

@@ -203,7 +203,8 @@ class DemoLoader implements ApplicationRunner {
         return accounts.open(person.signInName(), person.displayName(), DemoPerson.PASSWORD);
     }
 
-    private void fill(Sheet sheet, Layer layer, UUID author, List<DemoBook.DemoFill> fills, Map<String, UUID> swatches) {
+    private void fill(
+            Sheet sheet, Layer layer, UUID author, List<DemoBook.DemoFill> fills, Map<String, UUID> swatches) {
         Regions regions = sheets.regions(layer);
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.cells()));
         for (DemoBook.DemoFill fill : fills) {

@@ -27,7 +27,10 @@ export class Kinds implements Drawing {
   private readonly opacity = byId<HTMLInputElement>("kinds-opacity");
   private readonly size = byId<HTMLInputElement>("kinds-size");
   private readonly angle = byId<HTMLInputElement>("kinds-angle");
+  private readonly right = byId<HTMLInputElement>("kinds-x");
+  private readonly down = byId<HTMLInputElement>("kinds-y");
   private readonly mirrored = byId<HTMLInputElement>("kinds-mirrored");
+  private readonly flipped = byId<HTMLInputElement>("kinds-flipped");
   private readonly handles: Handles;
   private readonly stops: Stops;
   private readonly motifs: MotifChoice;
@@ -60,7 +63,15 @@ export class Kinds implements Drawing {
     }
     this.opacity.addEventListener("input", () => this.change({ opacity: Number(this.opacity.value) }));
     this.mirrored.addEventListener("change", () => this.change({ mirrored: this.mirrored.checked }));
-    [this.size, this.angle].forEach((input) => input.addEventListener("input", () => this.stretch()));
+    this.flipped.addEventListener("change", () => this.change({ flipped: this.flipped.checked }));
+    this.size.addEventListener("input", () => this.place(Number(this.angle.value)));
+    [this.angle, this.right, this.down].forEach((input) =>
+      input.addEventListener("change", () => this.place(Number(this.angle.value))),
+    );
+    all<HTMLButtonElement>("[data-turn]", this.panel).forEach((button) =>
+      button.addEventListener("click", () => this.turnBy(Number(button.dataset["turn"]))),
+    );
+    byId("kinds-stretch").addEventListener("click", () => this.stretch());
     byId("gather-kind").addEventListener("click", () => this.open(gathering.gathered));
     byId("kinds-close").addEventListener("click", () => this.close());
     this.panel.addEventListener("submit", (event) => {
@@ -198,6 +209,8 @@ export class Kinds implements Drawing {
           span: this.around("pattern"),
           motif: motif?.name ?? "stripes",
           mirrored: false,
+          flipped: false,
+          height: 100,
           inks,
         };
       }
@@ -212,20 +225,20 @@ export class Kinds implements Drawing {
     }
   }
 
-  /** Where a fill lies to begin with. */
-  private around(kind: Kind): Span {
+  /** Left, top, right and bottom of all that is filled. */
+  private get box(): number[] {
     const cells = this.cells.map((cell) => this.regions.map.layer.cell(cell));
-    const left = Math.min(...cells.map((cell) => cell.x));
-    const top = Math.min(...cells.map((cell) => cell.y));
-    const right = Math.max(...cells.map((cell) => cell.x + cell.width));
-    const bottom = Math.max(...cells.map((cell) => cell.y + cell.height));
-    const [x1, y1, x2, y2] = FillTexts.spanIn(kind, [left, top, right, bottom]) as unknown as [
-      number,
-      number,
-      number,
-      number,
+    return [
+      Math.min(...cells.map((cell) => cell.x)),
+      Math.min(...cells.map((cell) => cell.y)),
+      Math.max(...cells.map((cell) => cell.x + cell.width)),
+      Math.max(...cells.map((cell) => cell.y + cell.height)),
     ];
-    return { x1, y1, x2, y2 };
+  }
+
+  /** Where a fill lies to begin with: of this size, turn and place it is at 100 %, and unshifted. */
+  private around(kind: Kind): Span {
+    return spanOf(FillTexts.spanIn(kind, this.box));
   }
 
   private turnInto(kind: Kind): void {
@@ -264,14 +277,29 @@ export class Kinds implements Drawing {
     }
   }
 
-  /** Size and turn of a pattern by number, around its corner. */
+  /** Lets the fill lie as the numbers say. */
+  private place(degrees: number): void {
+    const made = this.made;
+    if (made && made.kind !== "flat") {
+      const begun = this.around(made.kind);
+      const at = [begun.x1 + Number(this.right.value), begun.y1 + Number(this.down.value)].map(Math.round);
+      const length = Math.max(1, Math.round((lengthOf(begun) * Number(this.size.value)) / 100));
+      this.change({ span: spanOf(FillTexts.spanFrom(at, length, Math.round(degrees))) });
+    }
+  }
+
+  /** To the next step of so many degrees. */
+  private turnBy(step: number): void {
+    this.place(step * (Math.floor(Number(this.angle.value) / step) + 1));
+  }
+
+  /** Over all that is filled, once. */
   private stretch(): void {
     if (this.made?.kind === "pattern") {
-      const { x1, y1 } = this.made.span;
-      const turn = (Number(this.angle.value) * Math.PI) / 180;
-      const side = Number(this.size.value);
-      const [x2, y2] = [Math.round(x1 + side * Math.cos(turn)), Math.round(y1 + side * Math.sin(turn))];
-      this.change({ span: { x1, y1, x2, y2 } });
+      this.made = madeOf(FillTexts.stretched(textOf(this.made), this.box))!;
+      this.show();
+    } else if (this.made && this.made.kind !== "flat") {
+      this.change({ span: this.around(this.made.kind) });
     }
   }
 
@@ -290,11 +318,10 @@ export class Kinds implements Drawing {
       this.stops.show(made);
     } else if (made.kind === "pattern") {
       this.motifs.show(made);
-      const { x1, y1, x2, y2 } = made.span;
-      this.size.value = String(Math.round(Math.hypot(x2 - x1, y2 - y1)));
-      this.angle.value = String(Math.round((180 * Math.atan2(y2 - y1, x2 - x1)) / Math.PI));
       this.mirrored.checked = made.mirrored;
+      this.flipped.checked = made.flipped;
     }
+    this.showPlace(made);
     this.handles.show(made.kind === "flat" ? undefined : made.span);
     const lay = byId<HTMLButtonElement>("kinds-lay");
     lay.disabled = this.cells.length === 0;
@@ -304,4 +331,28 @@ export class Kinds implements Drawing {
         ? "Take a swatch from the shore."
         : "A swatch from the shore goes to the chosen stone. Clicks on the sheet take regions along or leave them out.";
   }
+
+  private showPlace(made: Made): void {
+    byId("kinds-span").hidden = made.kind === "flat";
+    byId("kinds-mirrors").hidden = made.kind !== "pattern";
+    if (made.kind === "flat" || this.cells.length === 0) {
+      return;
+    }
+    const { x1, y1, x2, y2 } = made.span;
+    const begun = this.around(made.kind);
+    this.size.value = String(Math.round((100 * lengthOf(made.span)) / lengthOf(begun)));
+    byId("kinds-size-said").textContent = `${Math.round((100 * lengthOf(made.span)) / lengthOf(begun))} %`;
+    this.angle.value = String(FillTexts.degreesOf([x1, y1, x2, y2]));
+    this.right.value = String(x1 - begun.x1);
+    this.down.value = String(y1 - begun.y1);
+  }
+}
+
+function spanOf(numbers: ArrayLike<number>): Span {
+  const [x1, y1, x2, y2] = Array.from(numbers) as [number, number, number, number];
+  return { x1, y1, x2, y2 };
+}
+
+function lengthOf({ x1, y1, x2, y2 }: Span): number {
+  return Math.hypot(x2 - x1, y2 - y1);
 }

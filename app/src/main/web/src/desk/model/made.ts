@@ -28,6 +28,9 @@ export interface Pattern {
   readonly span: Span;
   readonly motif: string;
   readonly mirrored: boolean;
+  readonly flipped: boolean;
+  /** Of each repeat, in percent of its width. */
+  readonly height: number;
   readonly inks: readonly Fill[];
 }
 
@@ -58,7 +61,7 @@ export function madeOf(fill: Fill): Made | undefined {
 }
 
 function takenApart(fill: Fill): Made | undefined {
-  const { kind, opacity, span, percents, swatches, motif, mirrored } = FillTexts.parts(fill);
+  const { kind, opacity, span, percents, swatches, motif, mirrored, flipped, height } = FillTexts.parts(fill);
   const [x1, y1, x2, y2] = span as unknown as [number, number, number, number];
   switch (kind) {
     case "flat":
@@ -74,7 +77,7 @@ function takenApart(fill: Fill): Made | undefined {
         stops: swatches.map((swatch, i) => ({ percent: percents[i]!, swatch })),
       };
     case "pattern":
-      return { kind, opacity, span: { x1, y1, x2, y2 }, motif, mirrored, inks: swatches };
+      return { kind, opacity, span: { x1, y1, x2, y2 }, motif, mirrored, flipped, height, inks: swatches };
     default:
       return undefined;
   }
@@ -89,7 +92,7 @@ export function textOf(made: Made): Fill {
   const { x1, y1, x2, y2 } = made.span;
   const span = [x1, y1, x2, y2].map(Math.round);
   return made.kind === "pattern"
-    ? FillTexts.pattern(made.opacity, span, made.motif, made.mirrored, made.inks)
+    ? FillTexts.pattern(made.opacity, span, made.motif, made.mirrored, made.flipped, made.height, made.inks)
     : FillTexts.gradient(
         made.kind,
         made.opacity,

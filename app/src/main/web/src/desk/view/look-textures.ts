@@ -58,8 +58,9 @@ export class LookTextures {
         const { made } = look;
         const { x1, y1, x2, y2 } = made.span;
         const layer = made.kind === "pattern" ? this.layers.indexOf(made.motif) : 0;
-        const mirrored = made.kind === "pattern" && made.mirrored;
-        places.set([x1, y1, x2, y2, KINDS[made.kind], Number(mirrored), Math.max(0, layer), 0], 8 * row);
+        const seen = made.kind === "pattern" ? Number(made.mirrored) + 2 * Number(made.flipped) : 0;
+        const height = made.kind === "pattern" ? made.height / 100 : 1;
+        places.set([x1, y1, x2, y2, KINDS[made.kind], seen, Math.max(0, layer), height], 8 * row);
       }
     });
     const { gl } = this;

@@ -69,7 +69,7 @@ uniform float inkCut;       // ink is all or nothing from this density on
 precision highp sampler2DArray;
 uniform sampler2D lookOfCell;   // by cell, in red and green: the number of its look plus 1; 0: it has one colour
 uniform sampler2D lookColours;  // a row for each look
-uniform sampler2D lookPlaces;   // a row for each look: its span; then kind (0 linear, 1 radial, 2 pattern), mirrored, layer of motifs
+uniform sampler2D lookPlaces;   // a row for each look: its span; then kind (0 linear, 1 radial, 2 pattern), 1 mirrored + 2 flipped, layer of motifs, height of a repeat
 uniform sampler2DArray motifs;  // shares of the second, third and fourth colour
 
 vec4 patternAt(int look, vec4 span, vec4 how, vec2 p) {
@@ -78,7 +78,8 @@ vec4 patternAt(int look, vec4 span, vec4 how, vec2 p) {
   vec2 unit = along / side;
   vec2 q = p - span.xy;
   vec2 uv = vec2(dot(q, unit), dot(q, vec2(-unit.y, unit.x))) / side;
-  uv.x = how.y > 0.5 ? -uv.x : uv.x;
+  uv.y /= how.w;
+  uv = mix(uv, -uv, vec2(mod(how.y, 2.0) > 0.5, how.y > 1.5));
   float level = log2(float(textureSize(motifs, 0).x) / (side * placing.x));
   vec3 shares = textureLod(motifs, vec3(uv, how.z), max(0.0, level)).rgb;
   float first = max(0.0, 1.0 - shares.r - shares.g - shares.b);

@@ -112,7 +112,7 @@ class FillKindsJourneyTest {
         page.locator("#kinds-file")
                 .setInputFiles(file("halves.svg", "viewBox='0 0 8 8'", "<rect x='2' width='3' height='8'/>"));
         assertThat(page.locator(".kinds-motif[aria-pressed=true]")).hasAttribute("title", "halves");
-        page.locator("#kinds-size").fill("400");
+        page.locator("#kinds-size").fill("130");
         page.locator("#kinds-opacity").fill("50");
         page.locator("#kinds-lay").click();
         desk.expectSaved();
@@ -130,6 +130,21 @@ class FillKindsJourneyTest {
         assertThat(coats + scarves).isGreaterThan(1080);
         desk.press("Control+z");
         desk.expectLeft("3 of 3 regions left");
+
+        desk.pointAt(800, 1000);
+        desk.press("Shift+X");
+        page.locator("[data-kind=pattern]").click();
+        page.locator(".kinds-motif[title=halves]").click();
+        page.locator("#kinds-stretch").click();
+        page.locator("#kinds-mirrored").check();
+        page.locator("#kinds-lay").click();
+        desk.expectSaved();
+        BufferedImage stretched = desk.export("Flats as PNG");
+        assertThat(near(stretched.getRGB(550, 1000), 0x2f6f5e))
+                .as("3/8 of the width begin later")
+                .isTrue();
+        assertThat(near(stretched.getRGB(900, 1000), 0xd2603f)).isTrue();
+        assertThat(near(stretched.getRGB(1250, 1000), 0x2f6f5e)).isTrue();
     }
 
     @Test

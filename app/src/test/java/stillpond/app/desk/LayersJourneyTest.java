@@ -77,7 +77,9 @@ class LayersJourneyTest {
 
         desk.secondClick(1000, 1100);
         assertThat(page.locator("#layers-here .menu-item")).hasCount(3);
-        page.locator("#layers-here .menu-item").filter(new Locator.FilterOptions().setHasText("girl")).click();
+        page.locator("#layers-here .menu-item")
+                .filter(new Locator.FilterOptions().setHasText("girl"))
+                .click();
         expectOn("1 girl, 1 of 3");
         waitForPicture("#behind");
         assertThat(desk.shown(2500, 1000)).as("behind the girl").isEqualTo(COAT);

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import stillpond.core.cell.Box;
 import stillpond.core.ink.Placing;
 import stillpond.core.refusal.Refusal;
 
@@ -303,10 +304,10 @@ public sealed interface Fill {
      *
      * @param motif the name of one of ours, or the id of one that somebody brought
      * @param span from a corner of one repeat to the next corner along its upper side: where it lies, how large it is and how it is turned
-     * @param mirrored whether each repeat is seen in a mirror
+     * @param repeat how each repeat is seen
      * @param inks swatches for the colours of the motif, 1 to 4
      */
-    record Pattern(String motif, Span span, boolean mirrored, List<UUID> inks, Opacity opacity) implements Fill {
+    record Pattern(String motif, Span span, Repeat repeat, List<UUID> inks, Opacity opacity) implements Fill {
 
         private static final int MOST_INKS = 4;
         private static final int LONGEST_MOTIF = 40;
@@ -321,6 +322,12 @@ public sealed interface Fill {
                     || !motif.chars().allMatch(Pattern::isOfMotif)) {
                 throw new Refusal("'" + motif + "' is no name of a motif.");
             }
+        }
+
+        /** One repeat of it over a whole box, seen as it was. */
+        public Pattern stretchedTo(Box box) {
+            Span upper = new Span(box.xStart(), box.yStart(), box.xEndExclusive(), box.yStart());
+            return new Pattern(motif, upper, repeat.stretchedTo(box.widthPx(), box.heightPx()), inks, opacity);
         }
 
         private static boolean isOfMotif(int letter) {
@@ -339,12 +346,12 @@ public sealed interface Fill {
 
         @Override
         public Fill wearing(UnaryOperator<UUID> instead) {
-            return new Pattern(motif, span, mirrored, inks.stream().map(instead).toList(), opacity);
+            return new Pattern(motif, span, repeat, inks.stream().map(instead).toList(), opacity);
         }
 
         @Override
         public Fill seenFrom(Placing there) {
-            return new Pattern(motif, span.seenFrom(there), mirrored, inks, opacity);
+            return new Pattern(motif, span.seenFrom(there), repeat, inks, opacity);
         }
     }
 }

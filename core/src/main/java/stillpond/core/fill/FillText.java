@@ -25,7 +25,8 @@ final class FillText {
         StringBuilder text = start("pattern", pattern.opacity(), pattern.span())
                 .append(' ')
                 .append(pattern.motif())
-                .append(pattern.mirrored() ? " mirrored" : " plain");
+                .append(' ')
+                .append(pattern.repeat().text());
         pattern.inks().forEach(ink -> text.append(' ').append(ink));
         return text.toString();
     }
@@ -84,7 +85,7 @@ final class FillText {
     private static Fill pattern(String[] words) {
         List<UUID> inks =
                 Arrays.stream(words, 8, words.length).map(UUID::fromString).toList();
-        return new Fill.Pattern(words[6], span(words), words[7].equals("mirrored"), inks, opacity(words[1]));
+        return new Fill.Pattern(words[6], span(words), Repeat.read(words[7]), inks, opacity(words[1]));
     }
 
     private static Span span(String[] words) {

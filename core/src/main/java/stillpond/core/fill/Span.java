@@ -45,6 +45,20 @@ public record Span(int x1, int y1, int x2, int y2) {
         return new Span(box.xStart(), box.yStart(), box.xStart() + px, box.yStart());
     }
 
+    /** From a place on, so long and turned so far. @param degrees clockwise from the right */
+    public static Span from(int x, int y, double lengthPx, double degrees) {
+        double turn = Math.toRadians(degrees);
+        int nextX = (int) Math.floor(x + lengthPx * Math.cos(turn) + 0.5);
+        int nextY = (int) Math.floor(y + lengthPx * Math.sin(turn) + 0.5);
+        return new Span(x, y, nextX == x && nextY == y ? x + 1 : nextX, nextY);
+    }
+
+    /** How far it is turned clockwise from the right, in whole degrees over -180 and up to 180. */
+    public int degrees() {
+        int degrees = (int) Math.floor(Math.toDegrees(Math.atan2((double) y2 - y1, (double) x2 - x1)) + 0.5);
+        return degrees == -180 ? 180 : degrees;
+    }
+
     private static int middle(int start, int end) {
         return Math.floorDiv(start + end + 1, 2);
     }

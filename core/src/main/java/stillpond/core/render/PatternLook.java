@@ -3,6 +3,7 @@ package stillpond.core.render;
 import java.util.Arrays;
 import java.util.function.IntUnaryOperator;
 import stillpond.core.fill.Fill;
+import stillpond.core.fill.Repeat;
 import stillpond.core.fill.Span;
 
 /** See {@link Fill.Pattern}. */
@@ -39,13 +40,14 @@ final class PatternLook implements Look {
     @Override
     public int argbAt(double x, double y, double pixelPx) {
         Span span = pattern.span();
+        Repeat repeat = pattern.repeat();
         double side = span.lengthPx();
         double cos = (span.x2() - span.x1()) / side;
         double sin = (span.y2() - span.y1()) / side;
         double across = ((x - span.x1()) * cos + (y - span.y1()) * sin) / side;
-        double down = ((y - span.y1()) * cos - (x - span.x1()) * sin) / side;
+        double down = ((y - span.y1()) * cos - (x - span.x1()) * sin) / side * 100 / repeat.heightPercent();
         int level = (int) Math.round(Math.log(Motif.SIDE * pixelPx / side) / Math.log(2));
-        return blend(motif.at(pattern.mirrored() ? -across : across, down, level));
+        return blend(motif.at(repeat.mirrored() ? -across : across, repeat.flipped() ? -down : down, level));
     }
 
     private int blend(int shares) {

@@ -57,7 +57,9 @@ class FillsTest {
                 "flat 40% " + coat,
                 "linear 100% 10 -20 300 40 0% " + coat + " 50% " + scarf + " 100% " + coat,
                 "radial 70% 10 20 30 40 0% " + coat + " 100% " + scarf,
-                "pattern 100% 0 0 64 0 tide mirrored " + coat + " " + scarf)) {
+                "pattern 100% 0 0 64 0 tide mirrored " + coat + " " + scarf,
+                "pattern 100% 0 0 64 0 tide flipped:250 " + coat + " " + scarf,
+                "pattern 100% 0 0 64 0 tide both " + coat + " " + scarf)) {
             assertThat(Fill.ofText(text).text()).isEqualTo(text);
         }
         assertThat(Fill.ofText("flat 100% " + coat)).isEqualTo(COAT);
@@ -147,5 +149,21 @@ class FillsTest {
         for (String text : List.of("tone 45% " + swatch, "tone 100% " + swatch, "tone 0% " + swatch)) {
             assertThatThrownBy(() -> Fill.ofText(text)).isInstanceOf(Refusal.class);
         }
+    }
+
+    @Test
+    void oneRepeatIsStretchedOverABoxAndASpanTurnedByDegrees() {
+        Fill.Pattern pattern = (Fill.Pattern) Fill.ofText("pattern 100% 0 0 64 0 tide mirrored " + new UUID(0, 1));
+        assertThat(pattern.stretchedTo(new Box(10, 20, 210, 120)).text())
+                .isEqualTo("pattern 100% 10 20 210 20 tide mirrored:50 " + new UUID(0, 1));
+        assertThat(Span.from(100, 50, 200, 90)).isEqualTo(new Span(100, 50, 100, 250));
+        assertThat(Span.from(0, 0, 100, -30)).isEqualTo(new Span(0, 0, 87, -50));
+        assertThat(Span.from(0, 0, 100, 165).degrees()).isEqualTo(165);
+        assertThat(new Span(5, 0, 0, 0).degrees()).isEqualTo(180);
+        assertThatThrownBy(() -> Fill.ofText("pattern 100% 0 0 64 0 tide askew " + new UUID(0, 1)))
+                .isInstanceOf(Refusal.class);
+        assertThatThrownBy(() -> Fill.ofText("pattern 100% 0 0 64 0 tide plain:4 " + new UUID(0, 1)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("as high as wide");
     }
 }

@@ -89,6 +89,16 @@ class LooksTest {
         assertThat(mirrored.argbAt(15, 30)).isEqualTo(0xffffffff);
     }
 
+    /** Turned by a quarter, the halves lie above each other: then flipping changes them, mirroring does not, and half the height doubles them. */
+    @Test
+    void aPatternIsFlippedAndStretchedDownwards() {
+        String down = "pattern 100% 50 10 50 50 halves ";
+        assertThat(paint(down + "flipped BLACK WHITE", 1).argbAt(30, 15)).isEqualTo(0xff000000);
+        assertThat(paint(down + "both BLACK WHITE", 1).argbAt(30, 15)).isEqualTo(0xffffffff);
+        Picture across = paint("pattern 100% 10 10 50 10 halves plain:50 BLACK WHITE", 1);
+        assertThat(List.of(across.argbAt(15, 30), across.argbAt(45, 30))).containsExactly(0xff000000, 0xffffffff);
+    }
+
     @Test
     void inFlatsAPatternHasOnlyTheColoursOfItsSwatches() {
         Picture turned = paint("pattern 100% 3 7 37 19 halves plain BLACK WHITE", 1);
