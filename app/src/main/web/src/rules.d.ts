@@ -45,6 +45,7 @@ declare module "rules" {
     readonly mirrored: boolean;
     readonly flipped: boolean;
     readonly height: number;
+    readonly kept: string;
   }
 
   export interface GapShown {
@@ -198,10 +199,13 @@ declare module "rules" {
     static flat(opacity: number, swatch: string): string;
     static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
     static isOneSwatchOrNone(text: string): boolean;
+    static keptAs(fill: string, kept: string): string;
     static laying(fill: string, worn: readonly string[]): Int32Array;
     static movingStop(gradient: string, stop: number, percent: number): string;
+    static nowhere(text: string): string;
     static parts(text: string): FillParts;
     static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, flipped: boolean, height: number, swatches: readonly string[]): string;
+    static placed(text: string, box: ArrayLike<number>): string;
     static spanFrom(at: ArrayLike<number>, length: number, degrees: number): Int32Array;
     static spanIn(kind: string, box: ArrayLike<number>): Int32Array;
     static stretched(pattern: string, box: ArrayLike<number>): string;

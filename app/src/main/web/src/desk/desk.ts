@@ -111,7 +111,20 @@ async function open(): Promise<void> {
   const gathering = new Gathering(regions, fills, work, hand, view, overlay);
   new Ramp(gathering, hand, fills, work, mixing);
   const adjusting = new Adjusting(fills, work, gathering, mixing);
-  const kinds = new Kinds(path.split("/")[2]!, regions, fills, work, hand, view, gathering, overlay, motifs);
+  const kinds = new Kinds(
+    path.split("/")[2]!,
+    path,
+    regions,
+    fills,
+    work,
+    hand,
+    view,
+    gathering,
+    overlay,
+    motifs,
+    () => lights.kept,
+    () => mixing.renew(),
+  );
   const lineTool = new LineTool(strokes, fills, work, hand, view);
   const inkGathering = new InkGathering(lineTool, strokes, gathering);
   const lines = new LinesPanel(

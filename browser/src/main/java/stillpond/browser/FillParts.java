@@ -13,4 +13,5 @@ public record FillParts(
         @JSExport @JSProperty("motif") String motif,
         @JSExport @JSProperty("mirrored") boolean mirrored,
         @JSExport @JSProperty("flipped") boolean flipped,
-        @JSExport @JSProperty("height") int height) {}
+        @JSExport @JSProperty("height") int height,
+        @JSExport @JSProperty("kept") String kept) {}

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.teavm.jso.JSExport;
@@ -36,11 +37,12 @@ public final class FillTexts {
                     "",
                     false,
                     false,
-                    0);
+                    0,
+                    "");
         }
         if (fill instanceof Fill.Tone tone) {
             return new FillParts(
-                    "tone", tone.percent(), new int[0], new int[0], ids(fill.swatches()), "", false, false, 0);
+                    "tone", tone.percent(), new int[0], new int[0], ids(fill.swatches()), "", false, false, 0, "");
         }
         if (fill instanceof Fill.Gradient gradient) {
             return new FillParts(
@@ -52,7 +54,8 @@ public final class FillTexts {
                     "",
                     false,
                     false,
-                    0);
+                    0,
+                    kept(gradient));
         }
         if (fill instanceof Fill.Pattern pattern) {
             return new FillParts(
@@ -64,9 +67,35 @@ public final class FillTexts {
                     pattern.motif(),
                     pattern.repeat().mirrored(),
                     pattern.repeat().flipped(),
-                    pattern.repeat().heightPercent());
+                    pattern.repeat().heightPercent(),
+                    kept(pattern));
         }
-        return new FillParts("none", 0, new int[0], new int[0], new String[0], "", false, false, 0);
+        return new FillParts("none", 0, new int[0], new int[0], new String[0], "", false, false, 0, "");
+    }
+
+    private static String kept(Fill fill) {
+        return fill.kept().map(UUID::toString).orElse("");
+    }
+
+    /** A gradient or pattern as one that is kept on a card. @param kept empty: as none */
+    @JSExport
+    public static String keptAs(String fill, String kept) {
+        Optional<UUID> id = kept.isEmpty() ? Optional.empty() : Optional.of(UUID.fromString(kept));
+        return Fill.ofText(fill).keptAs(id).text();
+    }
+
+    /** A fill as it is kept, lying nowhere. */
+    @JSExport
+    public static String nowhere(String text) {
+        return Fill.ofText(text).nowhere().text();
+    }
+
+    /** A fill that is laid in a box, if it lies nowhere yet. */
+    @JSExport
+    public static String placed(String text, int[] box) {
+        return Fill.ofText(text)
+                .placedIn(new Box(box[0], box[1], box[2], box[3]))
+                .text();
     }
 
     /** Whether ink can wear it. */

@@ -124,6 +124,7 @@ final class Questions {
             case "course" -> any(random, Fill.Course.values()).name().toLowerCase(Locale.ROOT);
             case "motif" -> "stripes-2";
             case "mirrored", "flipped" -> random.nextBoolean();
+            case "kept" -> random.nextBoolean() ? "" : SWATCHES[0];
             case "height" -> 5 + random.nextInt(1900);
             case "length" -> 1 + random.nextInt(900);
             case "degrees" -> random.nextInt(721) - 360;

@@ -18,12 +18,14 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
+import stillpond.app.sheet.KeptFills;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.shelf.ProjectView;
 import stillpond.app.shelf.ProjectViews;
 import stillpond.core.colour.BlendMode;
+import stillpond.core.palette.Staging;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The page itself, with what the desk starts with; all else comes through {@link DeskCalls}. */
@@ -37,6 +39,7 @@ class DeskController {
     private final DeskStates states;
     private final SheetColours colours;
     private final ShoreCards shore;
+    private final KeptFills kept;
     private final JsonMapper json;
 
     DeskController(
@@ -45,12 +48,14 @@ class DeskController {
             DeskStates states,
             SheetColours colours,
             ShoreCards shore,
+            KeptFills kept,
             JsonMapper json) {
         this.projects = projects;
         this.sheets = sheets;
         this.states = states;
         this.colours = colours;
         this.shore = shore;
+        this.kept = kept;
         this.json = json;
     }
 
@@ -123,6 +128,8 @@ class DeskController {
         model.addAttribute("shore", cards);
         model.addAttribute("allCards", all);
         model.addAttribute("keys", keys(cards));
+        model.addAttribute(
+                "kept", kept.of(sheet.project()).stream().collect(Collectors.groupingBy(Staging.KeptFill::card)));
     }
 
     /** The digits, in the order in which they lie on the keyboard, go to the first ten swatches that are no neutrals. */

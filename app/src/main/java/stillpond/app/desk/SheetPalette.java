@@ -18,8 +18,9 @@ import stillpond.core.palette.Staging;
  * @param cards as drawn, in the wardrobes worn on the sheet
  * @param lights "as drawn" first, then those of the project, the sheet's own before the others
  * @param light the sheet's own, by its place among them
+ * @param kept gradients and patterns on cards, to be worn like swatches
  */
-record SheetPalette(List<CardState> cards, List<LightState> lights, int light) {
+record SheetPalette(List<CardState> cards, List<LightState> lights, int light, List<Staging.KeptFill> kept) {
 
     /** @param id empty for as drawn @param colours what each swatch shows, by its id; none where it shows what it is */
     record LightState(String id, String name, Map<UUID, String> colours) {}
@@ -34,7 +35,10 @@ record SheetPalette(List<CardState> cards, List<LightState> lights, int light) {
             lights.add(state.id().equals(own) ? 1 : lights.size(), state);
         }
         return new SheetPalette(
-                CardView.of(dressed).stream().map(CardState::of).toList(), lights, own.isEmpty() ? 0 : 1);
+                CardView.of(dressed).stream().map(CardState::of).toList(),
+                lights,
+                own.isEmpty() ? 0 : 1,
+                staging.kept());
     }
 
     private static Map<UUID, String> colours(Palette dressed, Light light) {

@@ -63,7 +63,17 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             order by l.sheet_id, l.id, w.cell""")
     List<WearingCell> findWearing(UUID swatch);
 
-    /** One row of {@link #findWearing}. */
+    /** The cells of present layers of a project whose fill ends in some words, sheet by sheet. */
+    @NativeQuery("""
+            select l.sheet_id as sheet, l.id as layer, f.cell as cell
+            from cell_fill f
+            join layer l on l.id = f.layer_id and l.is_current
+            join sheet s on s.id = l.sheet_id
+            where s.project_id = :project and right(f.made, length(:ending)) = :ending
+            order by l.sheet_id, l.id, f.cell""")
+    List<WearingCell> findEnding(UUID project, String ending);
+
+    /** One row of {@link #findWearing} and {@link #findEnding}. */
     interface WearingCell {
         UUID getSheet();
 

@@ -4,15 +4,22 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.reading.PictureFiles;
+import stillpond.core.cell.CellMap;
+import stillpond.core.format.MotifOfCells;
 import stillpond.core.format.MotifReader;
 import stillpond.core.format.OwnMotifs;
+import stillpond.core.format.PlaneCodec;
 import stillpond.core.refusal.Refusal;
 import stillpond.core.render.Motif;
 import stillpond.core.render.Motifs;
@@ -30,15 +37,17 @@ public class ProjectMotifs {
     private final Clock clock;
     private final OwnMotifs own = new OwnMotifs();
     private final PictureFiles pictureFiles;
+    private final LayerFills fills;
 
     /** By their content, which never changes under one name. */
     private final Cache<String, Motif> read =
             Caffeine.newBuilder().maximumSize(MOST_READ).build();
 
-    ProjectMotifs(MotifRepository motifs, Planes planes, PictureFiles pictureFiles, Clock clock) {
+    ProjectMotifs(MotifRepository motifs, Planes planes, PictureFiles pictureFiles, LayerFills fills, Clock clock) {
         this.motifs = motifs;
         this.planes = planes;
         this.pictureFiles = pictureFiles;
+        this.fills = fills;
         this.clock = clock;
     }
 
@@ -78,6 +87,32 @@ public class ProjectMotifs {
 
     private Motif read(byte[] svg) {
         return pictureFiles.with(svg, MotifReader.limits(), read -> MotifReader.of(read.picture()));
+    }
+
+    /**
+     * A pattern that was made of cells of a sheet.
+     *
+     * @param swatches that its colours wore there, in their order; null for what lay between
+     * @param heightPercent how high a repeat is, in percent of its width
+     */
+    public record MadeOfCells(Named motif, List<@Nullable UUID> swatches, int heightPercent) {}
+
+    /** Makes a pattern of cells of a sheet's layer. @throws Refusal if they make none; nothing is kept then */
+    @Transactional(propagation = Propagation.SUPPORTS)
+    public MadeOfCells make(Sheet sheet, String title, Collection<Integer> cells) {
+        Layer layer = sheet.layer();
+        if (cells.isEmpty() || !layer.hasCells(cells)) {
+            throw new Refusal("Gather the regions that a pattern is to be made of. Nothing was made.");
+        }
+        CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
+        MotifOfCells drawn = MotifOfCells.of(map, cells, fills.worn(layer.id()));
+        int[] colours =
+                pictureFiles.with(drawn.svg(), MotifReader.limits(), read -> MotifReader.coloursOf(read.picture()));
+        Named made = bring(sheet.project(), title, drawn.svg());
+        List<UUID> swatches = Arrays.stream(colours)
+                .mapToObj(drawn.swatchByColour()::get)
+                .collect(Collectors.toCollection(ArrayList::new));
+        return new MadeOfCells(made, swatches, drawn.heightPercent());
     }
 
     /** @throws stillpond.core.format.UnreadableFile with a message for the user; nothing is kept then */

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -97,7 +98,22 @@ public class WornSwatches {
      * @param other empty: nothing, but for gradients and patterns, which keep the swatch
      */
     public List<Effect> replace(UUID swatch, Optional<UUID> other) {
-        Map<UUID, List<CellFillRepository.WearingCell>> byLayer = fills.findWearing(swatch).stream()
+        return replace(fills.findWearing(swatch), fill -> fill.without(Map.of(swatch, other)));
+    }
+
+    /**
+     * Lets whatever in a project wears a fill that is kept on a card look like another, and lie where it lies, as a part of a change that the caller keeps.
+     *
+     * @param kept its id
+     */
+    public List<Effect> restyle(UUID project, UUID kept, Fill look) {
+        return replace(
+                fills.findEnding(project, " as " + kept),
+                fill -> fill.kept().equals(Optional.of(kept)) ? fill.like(look) : fill);
+    }
+
+    private List<Effect> replace(List<CellFillRepository.WearingCell> all, UnaryOperator<Fill> change) {
+        Map<UUID, List<CellFillRepository.WearingCell>> byLayer = all.stream()
                 .collect(Collectors.groupingBy(
                         CellFillRepository.WearingCell::getLayer, LinkedHashMap::new, Collectors.toList()));
         history.lockSheets(
@@ -110,11 +126,11 @@ public class WornSwatches {
                             .map(CellFillRepository.WearingCell::getCell)
                             .toList());
             Map<Integer, Fill> laid = new TreeMap<>();
-            present.filled().forEach(cell -> laid.put(cell, present.of(cell).without(Map.of(swatch, other))));
-            Change change = present.laying(laid);
-            if (!change.isEmpty()) {
-                layerFills.write(layer, change);
-                effects.add(new Effect.Filled(wearing.get(0).getSheet(), layer, change));
+            present.filled().forEach(cell -> laid.put(cell, change.apply(present.of(cell))));
+            Change swaps = present.laying(laid);
+            if (!swaps.isEmpty()) {
+                layerFills.write(layer, swaps);
+                effects.add(new Effect.Filled(wearing.get(0).getSheet(), layer, swaps));
             }
         });
         return effects;

@@ -1,5 +1,7 @@
+import type { MadeOfCells, PatternMessage } from "messages";
 import { FillTexts } from "rules";
 import { all, byId } from "../../shared/dom";
+import { call } from "../../shared/http";
 import type { Overlay } from "../gaps/overlay";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
@@ -7,12 +9,14 @@ import type { Drawing } from "../hand/pointer";
 import type { Fills } from "../model/fills";
 import { madeOf, textOf, type Made, type Span } from "../model/made";
 import type { Regions } from "../model/regions";
+import { cellsAmong } from "../model/places";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { Point } from "../view/camera";
 import type { MotifPictures } from "../view/motif-pictures";
 import type { SheetView } from "../view/sheet-view";
 import { Handles } from "./handles";
+import { Keeping, type KeptFill } from "./keeping";
 import { MotifChoice, type Named } from "./motif-choice";
 import { Stops } from "./stops";
 
@@ -34,12 +38,16 @@ export class Kinds implements Drawing {
   private readonly handles: Handles;
   private readonly stops: Stops;
   private readonly motifs: MotifChoice;
+  private readonly keeping: Keeping;
   private cells: number[] = [];
   private made: Made | undefined;
   private layer = "";
+  /** What was made a pattern of last. */
+  private latest: MadeOfCells | undefined;
 
   constructor(
     project: string,
+    private readonly sheetPath: string,
     private readonly regions: Regions,
     private readonly fills: Fills,
     private readonly work: Work,
@@ -48,7 +56,17 @@ export class Kinds implements Drawing {
     private readonly gathering: Gathering,
     overlay: Overlay,
     pictures: MotifPictures,
+    kept: () => readonly KeptFill[],
+    renewPalette: () => Promise<void>,
   ) {
+    this.keeping = new Keeping(project, work, kept, renewPalette, {
+      keep: (id) => {
+        this.change({ kept: id });
+        this.lay();
+      },
+      free: () => this.change({ kept: "" }),
+      close: () => this.close(),
+    });
     this.handles = new Handles(view, overlay, (span) => this.change({ span }));
     this.stops = new Stops(fills, (stops) => this.change({ stops }));
     this.motifs = new MotifChoice(
@@ -73,6 +91,7 @@ export class Kinds implements Drawing {
     );
     byId("kinds-stretch").addEventListener("click", () => this.stretch());
     byId("gather-kind").addEventListener("click", () => this.open(gathering.gathered));
+    byId("gather-pattern").addEventListener("click", () => void this.makePattern());
     byId("kinds-close").addEventListener("click", () => this.close());
     this.panel.addEventListener("submit", (event) => {
       event.preventDefault();
@@ -160,6 +179,25 @@ export class Kinds implements Drawing {
 
   cancel(): void {}
 
+  /** Makes a pattern of what is gathered: the next one that is begun. */
+  private async makePattern(): Promise<void> {
+    const message: PatternMessage = {
+      title: `Made on ${document.title.split(" · ")[0]!}`.slice(0, 60),
+      cells: cellsAmong(this.gathering.gathered),
+    };
+    try {
+      const made = await call<MadeOfCells>(`${this.sheetPath}/pattern`, message);
+      await this.motifs.add(made.motif);
+      this.latest = made;
+      this.gathering.letGo();
+      this.work.notice.set(
+        "The pattern lies among the others now. Shift X on a region, then Pattern, begins with it.",
+      );
+    } catch (error) {
+      this.work.notice.set((error as Error).message);
+    }
+  }
+
   private lay(): void {
     const [made, cells] = [this.made, this.cells];
     this.close();
@@ -201,8 +239,9 @@ export class Kinds implements Drawing {
       case "flat":
         return { kind, opacity, tone: 100, swatch: at(0) };
       case "pattern": {
-        const motif = this.motifs.known[0];
-        const inks = Array.from({ length: motif?.inks ?? 2 }, (_, i) => at(i));
+        const { latest } = this;
+        const motif = latest?.motif ?? this.motifs.known[0];
+        const inks = Array.from({ length: motif?.inks ?? 2 }, (_, i) => latest?.swatches[i] ?? at(i));
         return {
           kind,
           opacity,
@@ -210,7 +249,8 @@ export class Kinds implements Drawing {
           motif: motif?.name ?? "stripes",
           mirrored: false,
           flipped: false,
-          height: 100,
+          height: latest?.heightPercent ?? 100,
+          kept: "",
           inks,
         };
       }
@@ -220,20 +260,13 @@ export class Kinds implements Drawing {
           { percent: 100, swatch: at(1) },
         ];
         const own = before && (before.kind === "linear" || before.kind === "radial") ? before.stops : stops;
-        return { kind, opacity, span: span ?? this.around(kind), stops: own };
+        return { kind, opacity, span: span ?? this.around(kind), stops: own, kept: "" };
       }
     }
   }
 
-  /** Left, top, right and bottom of all that is filled. */
   private get box(): number[] {
-    const cells = this.cells.map((cell) => this.regions.map.layer.cell(cell));
-    return [
-      Math.min(...cells.map((cell) => cell.x)),
-      Math.min(...cells.map((cell) => cell.y)),
-      Math.max(...cells.map((cell) => cell.x + cell.width)),
-      Math.max(...cells.map((cell) => cell.y + cell.height)),
-    ];
+    return this.regions.boxOf(this.cells);
   }
 
   /** Where a fill lies to begin with: of this size, turn and place it is at 100 %, and unshifted. */
@@ -323,13 +356,14 @@ export class Kinds implements Drawing {
     }
     this.showPlace(made);
     this.handles.show(made.kind === "flat" ? undefined : made.span);
+    this.keeping.show(made);
     const lay = byId<HTMLButtonElement>("kinds-lay");
     lay.disabled = this.cells.length === 0;
     lay.textContent = this.cells.length === 0 ? "Click a region to fill" : `Lay on ${this.count(this.cells)}`;
     byId("kinds-said").textContent =
       made.kind === "flat"
         ? "Take a swatch from the shore."
-        : "A swatch from the shore goes to the chosen stone. Clicks on the sheet take regions along or leave them out.";
+        : "A swatch from the shore goes to the chosen stone; clicks on the sheet take regions along.";
   }
 
   private showPlace(made: Made): void {

@@ -33,6 +33,13 @@ export class MotifChoice {
     pictures.came.listen(() => this.paint());
   }
 
+  /** One more, in front of the others. */
+  async add(motif: Named): Promise<void> {
+    await this.load();
+    this.known = [motif, ...this.known.filter(({ name }) => name !== motif.name)];
+    await this.pictures.fetch(motif.name);
+  }
+
   async load(): Promise<void> {
     if (this.known.length === 0) {
       this.known = await call<Named[]>(this.path);

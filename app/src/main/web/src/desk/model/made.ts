@@ -20,6 +20,8 @@ export interface Gradient {
   readonly opacity: number;
   readonly span: Span;
   readonly stops: readonly Stop[];
+  /** The id under which it is kept on a card; empty: it is not. */
+  readonly kept: string;
 }
 
 export interface Pattern {
@@ -31,6 +33,7 @@ export interface Pattern {
   readonly flipped: boolean;
   /** Of each repeat, in percent of its width. */
   readonly height: number;
+  readonly kept: string;
   readonly inks: readonly Fill[];
 }
 
@@ -61,7 +64,8 @@ export function madeOf(fill: Fill): Made | undefined {
 }
 
 function takenApart(fill: Fill): Made | undefined {
-  const { kind, opacity, span, percents, swatches, motif, mirrored, flipped, height } = FillTexts.parts(fill);
+  const { kind, opacity, span, percents, swatches, motif, mirrored, flipped, height, kept } =
+    FillTexts.parts(fill);
   const [x1, y1, x2, y2] = span as unknown as [number, number, number, number];
   switch (kind) {
     case "flat":
@@ -75,9 +79,20 @@ function takenApart(fill: Fill): Made | undefined {
         opacity,
         span: { x1, y1, x2, y2 },
         stops: swatches.map((swatch, i) => ({ percent: percents[i]!, swatch })),
+        kept,
       };
     case "pattern":
-      return { kind, opacity, span: { x1, y1, x2, y2 }, motif, mirrored, flipped, height, inks: swatches };
+      return {
+        kind,
+        opacity,
+        span: { x1, y1, x2, y2 },
+        motif,
+        mirrored,
+        flipped,
+        height,
+        inks: swatches,
+        kept,
+      };
     default:
       return undefined;
   }
@@ -91,15 +106,17 @@ export function textOf(made: Made): Fill {
   }
   const { x1, y1, x2, y2 } = made.span;
   const span = [x1, y1, x2, y2].map(Math.round);
-  return made.kind === "pattern"
-    ? FillTexts.pattern(made.opacity, span, made.motif, made.mirrored, made.flipped, made.height, made.inks)
-    : FillTexts.gradient(
-        made.kind,
-        made.opacity,
-        span,
-        made.stops.map((stop) => stop.percent),
-        made.stops.map((stop) => stop.swatch),
-      );
+  const own =
+    made.kind === "pattern"
+      ? FillTexts.pattern(made.opacity, span, made.motif, made.mirrored, made.flipped, made.height, made.inks)
+      : FillTexts.gradient(
+          made.kind,
+          made.opacity,
+          span,
+          made.stops.map((stop) => stop.percent),
+          made.stops.map((stop) => stop.swatch),
+        );
+  return FillTexts.keptAs(own, made.kept);
 }
 
 /** The swatches that a fill takes colours from, each once. */

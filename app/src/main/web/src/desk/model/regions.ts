@@ -118,6 +118,17 @@ export class Regions {
     return this.shape(this.of(cell)).cells;
   }
 
+  /** Left, top, right and bottom of some cells. */
+  boxOf(cells: readonly number[]): number[] {
+    const all = cells.map((cell) => this.map.layer.cell(cell));
+    return [
+      Math.min(...all.map((cell) => cell.x)),
+      Math.min(...all.map((cell) => cell.y)),
+      Math.max(...all.map((cell) => cell.x + cell.width)),
+      Math.max(...all.map((cell) => cell.y + cell.height)),
+    ];
+  }
+
   stateOf(index: number): DamState {
     return this.rules.stateOf(index) as DamState;
   }

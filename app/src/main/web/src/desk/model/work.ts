@@ -1,8 +1,10 @@
 import { atom } from "nanostores";
-import { OwnLine } from "rules";
+import { FillTexts, OwnLine } from "rules";
 import { call } from "../../shared/http";
 import type { Fills } from "./fills";
 import { Outbox } from "./outbox";
+import { madeOf } from "./made";
+import { cellsAmong } from "./places";
 import type { Regions } from "./regions";
 import {
   type ChangeAnswer,
@@ -62,9 +64,18 @@ export class Work {
 
   /** Paints more cells of a sweep that has not ended; {@link endPreview} puts all of them back. */
   preview(fill: Fill, cells: number[]): void {
-    const swaps = this.fills.laying(fill, cells);
+    const swaps = this.fills.laying(this.placed(fill, cells), cells);
     this.previewed.push(...swaps);
     this.fills.apply(swaps);
+  }
+
+  /** A fill as it lies on these places: one that is kept on a card lies nowhere by itself. */
+  private placed(fill: Fill, places: Iterable<number>): Fill {
+    const made = madeOf(fill);
+    const cells = cellsAmong([...places]);
+    return made && made.kind !== "flat" && made.kept !== "" && cells.length > 0
+      ? FillTexts.placed(fill, this.regions.boxOf(cells))
+      : fill;
   }
 
   endPreview(): void {
@@ -94,7 +105,8 @@ export class Work {
   /** Lays each fill in its places, as one change; returns the places that it changed: none if one of them is locked. */
   layAll(placesByFill: ReadonlyMap<Fill, Iterable<number>>): number[] {
     const changed: Record<Fill, number[]> = {};
-    for (const [fill, places] of placesByFill) {
+    for (const [kept, places] of placesByFill) {
+      const fill = this.placed(kept, places);
       const swaps = this.fills.laying(fill, places);
       if (swaps.length > 0) {
         changed[fill] = swaps.map((swap) => swap.place);

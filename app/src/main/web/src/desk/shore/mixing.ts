@@ -4,10 +4,11 @@ import { call } from "../../shared/http";
 import type { Live } from "../../shared/live";
 import { Mixer } from "../../mixer/mixer";
 import { el } from "../../shared/build";
-import { Colours } from "rules";
+import { Colours, FillTexts } from "rules";
 import { PaletteCalls, type Edit } from "../../mixer/palette-calls";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
+import { madeOf, textOf } from "../model/made";
 import type { Regions } from "../model/regions";
 import { NO_FILL, type Fill, type SheetPalette } from "../model/state";
 import type { Work } from "../model/work";
@@ -192,11 +193,22 @@ export class Mixing {
     }
   }
 
+  /** A kept fill in the hand that was changed is held as it is now. */
+  private holdAsKept(): void {
+    const made = madeOf(this.hand.present.get());
+    const kept =
+      made && made.kind !== "flat" ? this.lights.kept.find(({ id }) => id === made.kept) : undefined;
+    if (kept && made && kept.fill !== FillTexts.nowhere(textOf(made))) {
+      this.hand.hold(kept.fill);
+    }
+  }
+
   /** Takes over cards and colours as they are now. */
   async renew(): Promise<void> {
     const shore = fetch(`${this.path}/shore`);
     this.lights.learn(await call<SheetPalette>(`${this.path}/colours`));
     this.shore.renew(await (await shore).text());
+    this.holdAsKept();
     if (!this.fills.isThere(this.hand.present.get())) {
       this.hand.hold(NO_FILL);
     }

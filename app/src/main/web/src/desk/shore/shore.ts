@@ -23,6 +23,15 @@ export class Shore {
     hand.present.subscribe((fill) => this.showPresent(fill));
     hand.other.subscribe((fill) => this.showHeld(byId("other"), fill));
     this.holdAsBefore();
+    this.showMade();
+    fills.looks.changed.listen(() => this.showMade());
+  }
+
+  /** Shows what is kept on cards: gradients and patterns. */
+  private showMade(): void {
+    for (const pebble of this.pebbles.filter((each) => each.dataset["made"])) {
+      pebble.querySelector<HTMLElement>(".made-stone")!.style.background = this.fills.css(fillOf(pebble));
+    }
   }
 
   /** The cards as they lie there now; they come anew when the palette changes. */
@@ -33,6 +42,7 @@ export class Shore {
   /** Shows other cards, made by the server. */
   renew(html: string): void {
     byId("cards").innerHTML = html;
+    this.showMade();
     this.showPresent(this.hand.present.get());
     this.showHeld(byId("other"), this.hand.other.get());
   }

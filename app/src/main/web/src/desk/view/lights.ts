@@ -22,6 +22,11 @@ export class Lights {
     return this.palette.lights[this.palette.light]!.id;
   }
 
+  /** Gradients and patterns that are kept on cards. */
+  get kept(): SheetPalette["kept"] {
+    return this.palette.kept;
+  }
+
   /** Takes over the colours as they are now; a sheet seen under its own light stays under it. */
   learn(palette: SheetPalette): void {
     const wasOwn = this.shown === this.own;

@@ -32,6 +32,9 @@ import stillpond.core.palette.PaletteEdit;
 /** Gradients, patterns and opacity. Places are pixels of the sheet, 3000 x 2000. */
 class FillKindsJourneyTest {
 
+    private static final int COAT = 0x2f6f5e;
+    private static final int SCARF = 0xd2603f;
+
     private final TestPond pond = TestPond.shared();
     private final Work work = Work.begin(pond);
     private final Browser browser = new Browser();
@@ -145,6 +148,45 @@ class FillKindsJourneyTest {
                 .isTrue();
         assertThat(near(stretched.getRGB(900, 1000), 0xd2603f)).isTrue();
         assertThat(near(stretched.getRGB(1250, 1000), 0x2f6f5e)).isTrue();
+    }
+
+    @Test
+    void aGradientKeptOnACardIsWornLikeASwatchAndChangedForAllItsUses() {
+        desk.take("Scarf");
+        desk.take("Coat");
+        desk.pointAt(800, 1000);
+        desk.press("Shift+X");
+        page.locator("#kinds-name").fill("Dusk");
+        page.locator("#kinds-keep-it").click();
+        assertThat(page.locator("#kinds")).isHidden();
+        desk.expectSaved();
+        desk.take("Dusk");
+        desk.click(2200, 1000);
+        desk.expectSaved();
+        BufferedImage both = desk.export("Flats as PNG");
+        assertThat(near(both.getRGB(800, 305), COAT))
+                .as("down through the first box")
+                .isTrue();
+        assertThat(near(both.getRGB(2200, 305), COAT))
+                .as("and through the second")
+                .isTrue();
+        assertThat(near(both.getRGB(2200, 1695), SCARF)).isTrue();
+
+        desk.pointAt(2200, 1000);
+        desk.press("Shift+X");
+        assertThat(page.locator("#kinds-kept-name")).hasText("Dusk");
+        page.locator("#kinds-turn").click();
+        page.locator("#kinds-everywhere").click();
+        assertThat(page.locator("#kinds")).isHidden();
+        desk.expectSaved();
+        BufferedImage turned = desk.export("Flats as PNG");
+        assertThat(near(turned.getRGB(800, 305), SCARF)).isTrue();
+        assertThat(near(turned.getRGB(2200, 305), SCARF)).isTrue();
+        desk.press("Control+z");
+        desk.expectSaved();
+        BufferedImage back = desk.export("Flats as PNG");
+        assertThat(near(back.getRGB(800, 305), COAT)).isTrue();
+        assertThat(near(back.getRGB(2200, 305), COAT)).isTrue();
     }
 
     @Test

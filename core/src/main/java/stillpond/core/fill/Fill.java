@@ -61,6 +61,31 @@ public sealed interface Fill {
                         removed.getOrDefault(swatch, Optional.of(swatch)).orElse(swatch));
     }
 
+    /** The gradient or pattern kept on a card that it is worn as; empty: none. */
+    default Optional<UUID> kept() {
+        return Optional.empty();
+    }
+
+    /** The same fill, worn as one that is kept on a card, or as none. @throws Refusal if it is neither a gradient nor a pattern */
+    default Fill keptAs(Optional<UUID> id) {
+        throw new Refusal("Gradients and patterns are kept on cards; one swatch lies on one already.");
+    }
+
+    /** A fill that looks like another, and lies where this one lies: what is kept was changed. */
+    default Fill like(Fill other) {
+        return other;
+    }
+
+    /** The same fill, lying nowhere: as it is kept. */
+    default Fill nowhere() {
+        return this;
+    }
+
+    /** The same fill; one that lies nowhere yet lies in a box then, as one does that is begun there. */
+    default Fill placedIn(Box box) {
+        return this;
+    }
+
     /** Whether ink and shadows can wear it: one swatch, wholly, or nothing. */
     default boolean isOneSwatchOrNone() {
         return this instanceof None
@@ -208,9 +233,13 @@ public sealed interface Fill {
      *
      * @param stops 2 to 16, along the span
      */
-    record Gradient(Course course, Span span, List<Stop> stops, Opacity opacity) implements Fill {
+    record Gradient(Course course, Span span, List<Stop> stops, Opacity opacity, Optional<UUID> kept) implements Fill {
 
         public static final int MOST_STOPS = 16;
+
+        public Gradient(Course course, Span span, List<Stop> stops, Opacity opacity) {
+            this(course, span, stops, opacity, Optional.empty());
+        }
 
         public Gradient {
             stops = List.copyOf(stops);
@@ -262,7 +291,33 @@ public sealed interface Fill {
         }
 
         private Gradient with(List<Stop> others) {
-            return new Gradient(course, span, others, opacity);
+            return new Gradient(course, span, others, opacity, kept);
+        }
+
+        @Override
+        public Fill keptAs(Optional<UUID> id) {
+            return new Gradient(course, span, stops, opacity, id);
+        }
+
+        @Override
+        public Fill like(Fill other) {
+            return other instanceof Gradient gradient
+                    ? new Gradient(gradient.course, span, gradient.stops, gradient.opacity, kept)
+                    : other instanceof Pattern pattern
+                            ? new Pattern(
+                                    pattern.motif(), span, pattern.repeat(), pattern.inks(), pattern.opacity(), kept)
+                            : other;
+        }
+
+        @Override
+        public Fill nowhere() {
+            return new Gradient(course, Span.NOWHERE, stops, opacity, kept);
+        }
+
+        @Override
+        public Fill placedIn(Box box) {
+            Span within = course == Course.LINEAR ? Span.downThrough(box) : Span.outOf(box);
+            return span.equals(Span.NOWHERE) ? new Gradient(course, within, stops, opacity, kept) : this;
         }
 
         /** How far along the span a place of the sheet lies, 0 to 1. */
@@ -290,12 +345,12 @@ public sealed interface Fill {
             List<Stop> others = stops.stream()
                     .map(stop -> new Stop(stop.percent(), instead.apply(stop.swatch())))
                     .toList();
-            return new Gradient(course, span, others, opacity);
+            return new Gradient(course, span, others, opacity, kept);
         }
 
         @Override
         public Fill seenFrom(Placing there) {
-            return new Gradient(course, span.seenFrom(there), stops, opacity);
+            return new Gradient(course, span.seenFrom(there), stops, opacity, kept);
         }
     }
 
@@ -307,10 +362,15 @@ public sealed interface Fill {
      * @param repeat how each repeat is seen
      * @param inks swatches for the colours of the motif, 1 to 4
      */
-    record Pattern(String motif, Span span, Repeat repeat, List<UUID> inks, Opacity opacity) implements Fill {
+    record Pattern(String motif, Span span, Repeat repeat, List<UUID> inks, Opacity opacity, Optional<UUID> kept)
+            implements Fill {
 
         private static final int MOST_INKS = 4;
         private static final int LONGEST_MOTIF = 40;
+
+        public Pattern(String motif, Span span, Repeat repeat, List<UUID> inks, Opacity opacity) {
+            this(motif, span, repeat, inks, opacity, Optional.empty());
+        }
 
         public Pattern {
             inks = List.copyOf(inks);
@@ -327,7 +387,33 @@ public sealed interface Fill {
         /** One repeat of it over a whole box, seen as it was. */
         public Pattern stretchedTo(Box box) {
             Span upper = new Span(box.xStart(), box.yStart(), box.xEndExclusive(), box.yStart());
-            return new Pattern(motif, upper, repeat.stretchedTo(box.widthPx(), box.heightPx()), inks, opacity);
+            return new Pattern(motif, upper, repeat.stretchedTo(box.widthPx(), box.heightPx()), inks, opacity, kept);
+        }
+
+        @Override
+        public Fill keptAs(Optional<UUID> id) {
+            return new Pattern(motif, span, repeat, inks, opacity, id);
+        }
+
+        @Override
+        public Fill like(Fill other) {
+            return other instanceof Pattern pattern
+                    ? new Pattern(pattern.motif, span, repeat, pattern.inks, pattern.opacity, kept)
+                    : other instanceof Gradient gradient
+                            ? new Gradient(gradient.course(), span, gradient.stops(), gradient.opacity(), kept)
+                            : other;
+        }
+
+        @Override
+        public Fill nowhere() {
+            return new Pattern(motif, Span.NOWHERE, repeat, inks, opacity, kept);
+        }
+
+        @Override
+        public Fill placedIn(Box box) {
+            return span.equals(Span.NOWHERE)
+                    ? new Pattern(motif, Span.repeatedIn(box), repeat, inks, opacity, kept)
+                    : this;
         }
 
         private static boolean isOfMotif(int letter) {
@@ -346,12 +432,12 @@ public sealed interface Fill {
 
         @Override
         public Fill wearing(UnaryOperator<UUID> instead) {
-            return new Pattern(motif, span, repeat, inks.stream().map(instead).toList(), opacity);
+            return new Pattern(motif, span, repeat, inks.stream().map(instead).toList(), opacity, kept);
         }
 
         @Override
         public Fill seenFrom(Placing there) {
-            return new Pattern(motif, span.seenFrom(there), repeat, inks, opacity);
+            return new Pattern(motif, span.seenFrom(there), repeat, inks, opacity, kept);
         }
     }
 }

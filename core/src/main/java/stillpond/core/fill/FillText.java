@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.StringTokenizer;
 import java.util.UUID;
 import stillpond.core.refusal.Refusal;
 
 /** The written form of fills: words with a space between; numbers are whole. */
 final class FillText {
+
+    private static final String KEPT = "as";
 
     private FillText() {}
 
@@ -18,7 +21,7 @@ final class FillText {
         gradient.stops()
                 .forEach(stop ->
                         text.append(' ').append(stop.percent()).append("% ").append(stop.swatch()));
-        return text.toString();
+        return text.append(kept(gradient)).toString();
     }
 
     static String of(Fill.Pattern pattern) {
@@ -28,7 +31,12 @@ final class FillText {
                 .append(' ')
                 .append(pattern.repeat().text());
         pattern.inks().forEach(ink -> text.append(' ').append(ink));
-        return text.toString();
+        return text.append(kept(pattern)).toString();
+    }
+
+    /** What stands behind a fill that is kept on a card. */
+    private static String kept(Fill fill) {
+        return fill.kept().map(id -> " " + KEPT + " " + id).orElse("");
     }
 
     private static StringBuilder start(String kind, Opacity opacity, Span span) {
@@ -53,8 +61,7 @@ final class FillText {
                 case "width" -> new Fill.Width(Integer.parseInt(words[1]));
                 case "tone" -> new Fill.Tone(UUID.fromString(words[2]), percent(words[1]));
                 case "flat" -> new Fill.Flat(UUID.fromString(words[2]), opacity(words[1]));
-                case "linear", "radial" -> gradient(words);
-                case "pattern" -> pattern(words);
+                case "linear", "radial", "pattern" -> made(words);
                 default -> Fill.flat(UUID.fromString(text));
             };
         } catch (Refusal told) {
@@ -71,6 +78,13 @@ final class FillText {
             all[i] = words.nextToken();
         }
         return all;
+    }
+
+    private static Fill made(String[] words) {
+        boolean isKept = words.length > 2 && words[words.length - 2].equals(KEPT);
+        String[] own = isKept ? Arrays.copyOf(words, words.length - 2) : words;
+        Fill fill = own[0].equals("pattern") ? pattern(own) : gradient(own);
+        return isKept ? fill.keptAs(Optional.of(UUID.fromString(words[words.length - 1]))) : fill;
     }
 
     private static Fill gradient(String[] words) {

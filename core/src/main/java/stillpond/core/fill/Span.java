@@ -26,6 +26,9 @@ public record Span(int x1, int y1, int x2, int y2) {
         }
     }
 
+    /** Of a fill that lies nowhere yet: it is laid where it is needed; see {@link Fill#placedIn}. */
+    public static final Span NOWHERE = new Span(0, 0, 1, 0);
+
     /** From the top of a box to its bottom. */
     public static Span downThrough(Box box) {
         int middle = middle(box.xStart(), box.xEndExclusive());

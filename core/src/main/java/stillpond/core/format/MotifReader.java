@@ -45,6 +45,11 @@ public final class MotifReader {
         return new Motif(colours.length, shares(inks));
     }
 
+    /** What the colours of the motif were in its drawing, 0xRRGGBB, in their order. @throws UnreadableFile as {@link #of} */
+    public static int[] coloursOf(Picture drawn) {
+        return colours(onWhite(drawn.argb()));
+    }
+
     private static int[] onWhite(int[] argb) {
         int[] rgb = new int[argb.length];
         for (int i = 0; i < argb.length; i++) {

@@ -11,13 +11,14 @@ import stillpond.core.colour.Srgb;
 import stillpond.core.refusal.Refusal;
 
 /**
- * How the cards of a project appear on its scenes and sheets: its lights and wardrobes, and where each is used. A sheet follows its scene in everything that it
+ * How the cards of a project appear on its scenes and sheets: its lights and wardrobes, and where each is used; and the gradients and patterns that are kept on cards. A sheet follows its scene in everything that it
  * does not settle itself. Whatever speaks of a light or wardrobe that is gone counts for nothing.
  */
 public final class Staging {
 
     private static final String LIGHT = "light ";
     private static final String WARDROBE = "wardrobe ";
+    private static final String KEPT = "kept ";
     private static final String LIGHT_OF = "light-of ";
     private static final String WORN_ON = "worn-on ";
     /** The light that changes nothing, and the wardrobe that is the card itself. */
@@ -30,6 +31,53 @@ public final class Staging {
     /** @param entries as {@link #entries} gave them */
     public Staging(Map<String, String> entries) {
         this.entries = new TreeMap<>(entries);
+    }
+
+    /**
+     * A gradient or a pattern that is kept on a card, to be worn like a swatch.
+     *
+     * @param fill its text; see {@code stillpond.core.fill.Fill}
+     */
+    public record KeptFill(UUID id, String name, UUID card, String fill) {
+
+        public static final int LONGEST_NAME = 60;
+        public static final int MOST = 200;
+
+        public KeptFill {
+            name = name.strip();
+            if (name.isEmpty() || name.length() > LONGEST_NAME || name.indexOf('\n') >= 0) {
+                throw new Refusal("What is kept on a card has a name of 1 to " + LONGEST_NAME + " letters.");
+            }
+        }
+    }
+
+    /** By name. */
+    public List<KeptFill> kept() {
+        return entries.keySet().stream()
+                .filter(key -> key.startsWith(KEPT))
+                .map(key -> kept(UUID.fromString(key.substring(KEPT.length()))).orElseThrow())
+                .sorted(Comparator.comparing(KeptFill::name))
+                .toList();
+    }
+
+    public Optional<KeptFill> kept(UUID id) {
+        return Optional.ofNullable(entries.get(KEPT + id)).map(text -> {
+            String[] lines = text.split("\n", 3);
+            return new KeptFill(id, lines[0], UUID.fromString(lines[1]), lines[2]);
+        });
+    }
+
+    /** @throws Refusal if there are too many */
+    public Staging with(KeptFill kept) {
+        Staging more = put(KEPT + kept.id(), kept.name() + "\n" + kept.card() + "\n" + kept.fill());
+        if (more.kept().size() > KeptFill.MOST) {
+            throw new Refusal("A project keeps up to " + KeptFill.MOST + " gradients and patterns.");
+        }
+        return more;
+    }
+
+    public Staging withoutKept(UUID id) {
+        return without(KEPT + id, id);
     }
 
     /** A light with the id by which scenes name it. */

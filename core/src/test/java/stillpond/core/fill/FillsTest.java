@@ -166,4 +166,27 @@ class FillsTest {
                 .isInstanceOf(Refusal.class)
                 .hasMessageContaining("as high as wide");
     }
+
+    @Test
+    void whatIsKeptOnACardLiesWhereItIsLaidAndLooksAsItIsKept() {
+        UUID kept = new UUID(0, 9);
+        String look = "linear 100% 5 6 7 80 0% " + new UUID(0, 1) + " 100% " + new UUID(0, 2);
+        Fill sky = Fill.ofText(look).keptAs(Optional.of(kept)).nowhere();
+        assertThat(Fill.ofText(sky.text())).isEqualTo(sky);
+        assertThat(sky.kept()).contains(kept);
+        Fill laid = sky.placedIn(new Box(10, 20, 30, 100));
+        assertThat(laid.text()).startsWith("linear 100% 20 20 20 100 ").endsWith(" as " + kept);
+        assertThat(laid.placedIn(new Box(0, 0, 9, 9)))
+                .as("it lies somewhere already")
+                .isEqualTo(laid);
+
+        Fill other = Fill.ofText("pattern 80% 0 0 9 9 tide mirrored " + new UUID(0, 3));
+        assertThat(laid.like(other).text())
+                .isEqualTo("pattern 80% 20 20 20 100 tide mirrored " + new UUID(0, 3) + " as " + kept);
+        assertThat(laid.wearing(each -> new UUID(0, 4)).kept()).contains(kept);
+        assertThat(laid.keptAs(Optional.empty()).text()).doesNotContain(" as ");
+        assertThatThrownBy(() -> Fill.flat(kept).keptAs(Optional.of(kept)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("Gradients and patterns");
+    }
 }

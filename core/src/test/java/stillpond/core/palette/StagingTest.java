@@ -1,6 +1,7 @@
 package stillpond.core.palette;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
@@ -8,6 +9,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import stillpond.core.colour.Srgb;
 import stillpond.core.palette.Staging.Choice;
+import stillpond.core.refusal.Refusal;
 
 class StagingTest {
 
@@ -62,5 +64,17 @@ class StagingTest {
         assertThat(back.wardrobes(card)).isEqualTo(List.of(plain, winter));
         assertThat(back.lightOf(sheet)).isEqualTo(new Choice.Named(dusk));
         assertThat(back.lightOf(scene)).isEqualTo(new Choice.Follow());
+    }
+
+    @Test
+    void fillsAreKeptOnCardsByName() {
+        UUID card = UUID.randomUUID();
+        Staging.KeptFill sky = new Staging.KeptFill(UUID.randomUUID(), "Sky", card, "linear 100% 0 0 1 0");
+        Staging.KeptFill mud = new Staging.KeptFill(UUID.randomUUID(), "Mud", card, "pattern");
+        Staging both = new Staging(new Staging(Map.of()).with(sky).with(mud).entries());
+        assertThat(both.kept()).containsExactly(mud, sky);
+        assertThat(both.withoutKept(mud.id()).kept()).containsExactly(sky);
+        assertThatThrownBy(() -> new Staging.KeptFill(sky.id(), "two\nlines", card, ""))
+                .isInstanceOf(Refusal.class);
     }
 }
