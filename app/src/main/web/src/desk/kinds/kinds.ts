@@ -234,6 +234,7 @@ export class Kinds implements Drawing {
     const colours = this.colours(before);
     const at = (i: number) => colours[Math.min(i, colours.length - 1)]!;
     const opacity = before?.opacity ?? 100;
+    const kept = before && before.kind !== "flat" ? before.kept : "";
     const span = before && before.kind !== "flat" && before.kind !== "pattern" ? before.span : undefined;
     switch (kind) {
       case "flat":
@@ -250,7 +251,7 @@ export class Kinds implements Drawing {
           mirrored: false,
           flipped: false,
           height: latest?.heightPercent ?? 100,
-          kept: "",
+          kept,
           inks,
         };
       }
@@ -260,7 +261,7 @@ export class Kinds implements Drawing {
           { percent: 100, swatch: at(1) },
         ];
         const own = before && (before.kind === "linear" || before.kind === "radial") ? before.stops : stops;
-        return { kind, opacity, span: span ?? this.around(kind), stops: own, kept: "" };
+        return { kind, opacity, span: span ?? this.around(kind), stops: own, kept };
       }
     }
   }
@@ -363,7 +364,7 @@ export class Kinds implements Drawing {
     byId("kinds-said").textContent =
       made.kind === "flat"
         ? "Take a swatch from the shore."
-        : "A swatch from the shore goes to the chosen stone; clicks on the sheet take regions along.";
+        : "A swatch of the shore goes to the chosen stone; clicks on the sheet take regions along.";
   }
 
   private showPlace(made: Made): void {
