@@ -199,7 +199,7 @@ declare module "rules" {
     static flat(opacity: number, swatch: string): string;
     static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
     static isOneSwatchOrNone(text: string): boolean;
-    static keptAs(fill: string, kept: string): string;
+    static keptAs(gradientOrPattern: string, kept: string): string;
     static laying(fill: string, worn: readonly string[]): Int32Array;
     static movingStop(gradient: string, stop: number, percent: number): string;
     static nowhere(text: string): string;

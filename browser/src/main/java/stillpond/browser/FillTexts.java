@@ -79,9 +79,9 @@ public final class FillTexts {
 
     /** A gradient or pattern as one that is kept on a card. @param kept empty: as none */
     @JSExport
-    public static String keptAs(String fill, String kept) {
+    public static String keptAs(String gradientOrPattern, String kept) {
         Optional<UUID> id = kept.isEmpty() ? Optional.empty() : Optional.of(UUID.fromString(kept));
-        return Fill.ofText(fill).keptAs(id).text();
+        return Fill.ofText(gradientOrPattern).keptAs(id).text();
     }
 
     /** A fill as it is kept, lying nowhere. */

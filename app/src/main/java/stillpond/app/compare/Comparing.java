@@ -2,8 +2,10 @@ package stillpond.app.compare;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
@@ -20,6 +22,7 @@ import stillpond.app.sheet.SheetParts;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
 import stillpond.core.fill.Fill;
+import stillpond.core.gap.Regions;
 import stillpond.core.ledger.PartsOnSheet;
 import stillpond.core.ledger.PartsTable;
 import stillpond.core.palette.Card;
@@ -81,11 +84,26 @@ class Comparing {
      * A sheet at the head of the table.
      *
      * @param light under which it is
-     * @param desk where a cell of it is seen, with the number of the cell behind it
+     * @param at where it is worked on
+     * @param layers of it, from front to back
      * @param picture where its small picture is
      * @param smallWidth of that, in pixels
      */
-    record Column(UUID id, String title, String light, String desk, String picture, int smallWidth, int smallHeight) {
+    record Column(
+            UUID id,
+            String title,
+            String light,
+            String at,
+            List<UUID> layers,
+            String picture,
+            int smallWidth,
+            int smallHeight) {
+
+        /** Where a cell of it is seen. @param layer counted from the front */
+        public String desk(int layer, int cell) {
+            return at + (layers.size() == 1 ? "" : "?layer=" + layers.get(layer)) + "#cell=" + cell;
+        }
+
         /** By which the cells of the table name its picture. */
         public String image() {
             return "#sheet-" + id;
@@ -123,23 +141,27 @@ class Comparing {
         List<PartsOnSheet> worn = parts.of(all, palette);
         int regions = 0;
         for (int i = 0; i < all.size(); i++) {
-            Layer layer = all.get(i).layer();
-            List<List<Integer>> met = worn.get(i).strangers().stream()
+            Sheet sheet = all.get(i);
+            Map<Integer, List<PartsOnSheet.Stranger>> byLayer = worn.get(i).strangers().stream()
                     .filter(each -> each.swatch().equals(stranger.swatch())
                             && each.card().equals(stranger.among()))
-                    .map(each -> sheets.regions(layer).with(each.place().cell()))
-                    .toList();
-            if (!met.isEmpty()) {
-                List<Integer> cells = met.stream().flatMap(List::stream).toList();
-                ChangeOutcome outcome = changes.make(
-                        all.get(i).id(),
-                        person,
-                        new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(by), cells));
-                // A locked group refuses fills: its regions stay as they are.
-                regions += outcome instanceof ChangeOutcome.Made ? met.size() : 0;
+                    .collect(Collectors.groupingBy(each -> each.place().layer()));
+            for (Map.Entry<Integer, List<PartsOnSheet.Stranger>> met : byLayer.entrySet()) {
+                regions += replace(sheet, sheet.layers().get(met.getKey()), person, met.getValue(), by);
             }
         }
         return regions;
+    }
+
+    private int replace(Sheet sheet, Layer layer, UUID person, List<PartsOnSheet.Stranger> met, UUID by) {
+        Regions regions = sheets.regions(layer);
+        List<Integer> cells = met.stream()
+                .flatMap(each -> regions.with(each.place().cell()).stream())
+                .toList();
+        ChangeOutcome outcome = changes.make(
+                sheet.id(), person, new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(by), cells));
+        // A locked group or layer refuses fills: its regions stay as they are.
+        return outcome instanceof ChangeOutcome.Made ? met.size() : 0;
     }
 
     PartsTable table(UUID project, List<Sheet> compared, Filter filter) {
@@ -171,7 +193,8 @@ class Comparing {
                 sheet.id(),
                 sheet.title(),
                 staging.lit(sheet.scene(), sheet.id()).name(),
-                at + "#cell=",
+                at,
+                sheet.layers().stream().map(each -> each.standing().layer()).toList(),
                 at + "/small.png?light=" + filter.shown(),
                 (int) Math.max(1, Math.round(layer.widthPx() * scale)),
                 (int) Math.max(1, Math.round(layer.heightPx() * scale)));

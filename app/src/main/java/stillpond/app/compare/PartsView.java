@@ -14,7 +14,7 @@ record PartsView(Map<String, List<RowView>> groups, long foreign, long loose, lo
     record RowView(PartsTable.Row row, List<CellView> cells) {}
 
     /** @param crop null where the part is not worn @param mark null where nothing stands out @param label all of it in words */
-    record CellView(Integer cell, Crop crop, String colour, String mark, String words, String label) {}
+    record CellView(Integer layer, Integer cell, Crop crop, String colour, String mark, String words, String label) {}
 
     /**
      * The part of a small picture that shows a region, with something around it.
@@ -67,6 +67,7 @@ record PartsView(Map<String, List<RowView>> groups, long foreign, long loose, lo
                 entry.mark() == PartsTable.Mark.NOTHING ? null : entry.mark().name();
         String colour = entry.colour().hex();
         return new CellView(
+                entry.place().map(Place::layer).orElse(null),
                 entry.place().map(Place::cell).orElse(null),
                 entry.place().map(Crop::of).orElse(null),
                 colour,

@@ -9,12 +9,14 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.core.cell.CellPlane;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.ledger.InkOnSheet;
 import stillpond.core.ledger.PartsOnSheet;
 import stillpond.core.palette.Palette;
+import stillpond.core.stack.Standing;
 
 /** Where the parts of cards are worn, for many sheets at once: from their small maps, without their large planes. */
 @Service
@@ -31,17 +33,32 @@ public class SheetParts {
 
     /** @param palette by which swatches are told to be of a card */
     public List<PartsOnSheet> of(List<Sheet> sheets, Palette palette) {
-        List<UUID> layers = sheets.stream().map(sheet -> sheet.layer().id()).toList();
+        List<UUID> layers = sheets.stream()
+                .flatMap(sheet -> sheet.layers().stream().map(Layer::id))
+                .toList();
         Map<UUID, int[]> regions = regions(layers);
         Map<UUID, Map<Integer, Fill>> fills = fills(layers);
-        List<Known> known = new ArrayList<>();
+        List<List<Known>> known = new ArrayList<>();
         for (Sheet sheet : sheets) {
-            Layer layer = sheet.layer();
-            Fills worn = Fills.of(fills.getOrDefault(layer.id(), Map.of()));
-            known.add(new Known(
-                    planes.content(layer.smallCells()), regions.get(layer.id()), worn, smallInk(layer, worn)));
+            known.add(sheet.layers().stream()
+                    .map(layer -> known(layer, regions, fills))
+                    .toList());
         }
-        return known.parallelStream().map(each -> each.parts(palette)).toList();
+        return known.parallelStream().map(each -> together(each, palette)).toList();
+    }
+
+    private Known known(Layer layer, Map<UUID, int[]> regions, Map<UUID, Map<Integer, Fill>> fills) {
+        Fills worn = Fills.of(fills.getOrDefault(layer.id(), Map.of()));
+        return new Known(
+                layer, planes.content(layer.smallCells()), regions.get(layer.id()), worn, smallInk(layer, worn));
+    }
+
+    private static PartsOnSheet together(List<Known> layers, Palette palette) {
+        List<PartsOnSheet> parts = new ArrayList<>();
+        for (Known each : layers) {
+            parts.add(each.parts(parts.size(), palette));
+        }
+        return parts.size() == 1 ? parts.get(0) : PartsOnSheet.together(parts);
     }
 
     private Optional<InkOnSheet> smallInk(Layer layer, Fills worn) {
@@ -53,9 +70,15 @@ public class SheetParts {
                         PlaneCodec.decodeInk(planes.content(layer.smallInk()))));
     }
 
-    private record Known(byte[] smallCells, int[] regions, Fills fills, Optional<InkOnSheet> ink) {
-        PartsOnSheet parts(Palette palette) {
-            return PartsOnSheet.of(PlaneCodec.decodeCells(smallCells), regions, fills, ink, palette);
+    private record Known(Layer layer, byte[] smallCells, int[] regions, Fills fills, Optional<InkOnSheet> ink) {
+
+        /** @param index of the layer, from the front */
+        PartsOnSheet parts(int index, Palette palette) {
+            CellPlane small = PlaneCodec.decodeCells(smallCells);
+            double scale = small.widthPx() / (double) layer.widthPx();
+            Standing standing = layer.standing();
+            return PartsOnSheet.of(small, regions, fills, ink, palette)
+                    .onLayer(index, (int) Math.round(standing.xPx() * scale), (int) Math.round(standing.yPx() * scale));
         }
     }
 

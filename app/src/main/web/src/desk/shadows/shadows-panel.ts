@@ -17,6 +17,7 @@ import { Knots, pointsOf } from "./knots";
 import type { ShadowCalls } from "./shadow-calls";
 import { ShadowList } from "./shadow-list";
 import type { ShadowTargets } from "./shadow-tool";
+import { ShadowWidth } from "./shadow-width";
 
 const MOST_NUMBER = 2 ** 29;
 const SEEDS = 10_000;
@@ -32,7 +33,7 @@ export class ShadowsPanel implements ShadowTargets {
   private readonly mode = byId<HTMLSelectElement>("shadow-mode");
   private readonly strength = byId<HTMLInputElement>("shadow-strength");
   private readonly edge = byId<HTMLInputElement>("shadow-edge");
-  private readonly width = byId<HTMLInputElement>("shadow-width");
+  private readonly width: ShadowWidth;
   private readonly corners = byId<HTMLSelectElement>("shadow-corners");
   private readonly filled = byId<HTMLInputElement>("shadow-filled");
   private readonly under = byId<HTMLInputElement>("shadow-under");
@@ -78,7 +79,8 @@ export class ShadowsPanel implements ShadowTargets {
       (fill) =>
         (byId("shadow-wear").textContent = `Wear ${fills.swatch(fill) ? fills.nameOf(fill) : "a swatch"}`),
     );
-    for (const control of [this.darker, this.strength, this.edge, this.width]) {
+    this.width = new ShadowWidth(() => regions.strokePx);
+    for (const control of [this.darker, this.strength, this.edge, this.width.slider]) {
       control.addEventListener("input", () => this.edit((shadow) => this.shadows.try(shadow)));
     }
     for (const control of [
@@ -87,7 +89,7 @@ export class ShadowsPanel implements ShadowTargets {
       this.mode,
       this.strength,
       this.edge,
-      this.width,
+      this.width.slider,
       this.corners,
       this.filled,
       this.under,
@@ -102,10 +104,10 @@ export class ShadowsPanel implements ShadowTargets {
     byId("shadow-wear").addEventListener("click", () => this.wear(hand.present.get()));
     byId("shadow-bare").addEventListener("click", () => this.wear(NO_FILL));
     for (const [id, form] of [
-      ["shadow-strip", () => `side ${this.side} ${this.width.value}`],
+      ["shadow-strip", () => `side ${this.side} ${this.width.px}`],
       ["shadow-rim", () => this.rim()],
-      ["shadow-grain", () => `grain ${this.width.value} ${this.seed}`],
-      ["shadow-soft", () => `soft ${this.width.value}`],
+      ["shadow-grain", () => `grain ${this.width.px} ${this.seed}`],
+      ["shadow-soft", () => `soft ${this.width.px}`],
     ] as const) {
       byId(id).addEventListener("click", () => this.add(form()));
       whilePointedAt(
@@ -143,13 +145,13 @@ export class ShadowsPanel implements ShadowTargets {
       this.edge.value = String(edgePx);
       const parts = form.split(" ");
       if (parts[0] === "grain" || parts[0] === "soft") {
-        this.width.value = parts[1]!;
+        this.width.set(Number(parts[1]));
         this.seed = Number(parts[2] ?? this.seed);
       } else if (parts[0] === "side") {
         this.side = Number(parts[1]);
-        this.width.value = parts[2]!;
+        this.width.set(Number(parts[2]));
       } else if (parts[0] === "rim") {
-        this.width.value = parts[1]!;
+        this.width.set(Number(parts[1]));
         this.corners.value = parts[2]!;
         this.filled.checked = parts.includes("filled");
         this.under.checked = parts.includes("under");
@@ -201,7 +203,7 @@ export class ShadowsPanel implements ShadowTargets {
     byId("shadow-darker-said").textContent = darker < 0 ? `${-darker} lighter` : `${darker}`;
     byId("shadow-strength-said").textContent = `${this.strength.value} %`;
     byId("shadow-edge-said").textContent = Number(this.edge.value) === 0 ? "hard" : `${this.edge.value} px`;
-    byId("shadow-width-said").textContent = `${this.width.value} px`;
+    this.width.say();
     all<HTMLButtonElement>("[data-side]", this.panel).forEach((each) =>
       each.setAttribute("aria-pressed", String(Number(each.dataset["side"]) === this.side)),
     );
@@ -300,7 +302,7 @@ export class ShadowsPanel implements ShadowTargets {
 
   private rim(): string {
     const holes = (this.filled.checked ? " filled" : "") + (this.under.checked ? " under" : "");
-    return `rim ${this.width.value} ${this.corners.value}${holes}`;
+    return `rim ${this.width.px} ${this.corners.value}${holes}`;
   }
 
   /** The one that is open, as the controls have it. */
@@ -325,11 +327,11 @@ export class ShadowsPanel implements ShadowTargets {
       case "rim":
         return this.rim();
       case "side":
-        return `side ${this.side} ${this.width.value}`;
+        return `side ${this.side} ${this.width.px}`;
       case "grain":
-        return `grain ${this.width.value} ${this.seed}`;
+        return `grain ${this.width.px} ${this.seed}`;
       case "soft":
-        return `soft ${this.width.value}`;
+        return `soft ${this.width.px}`;
       default:
         return form;
     }

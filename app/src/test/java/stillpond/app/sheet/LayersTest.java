@@ -274,6 +274,14 @@ class LayersTest {
     }
 
     @Test
+    void partsAreComparedOnAllLayers() {
+        lay("Back", work.coat().id(), 300, 1000);
+        lay("Front", work.scarf().id(), 750, 1000);
+        String page = visitor.get("/projects/" + work.project() + "/compare").body();
+        assertThat(page).contains("?layer=" + id("Back") + "#cell=").contains("?layer=" + id("Front") + "#cell=");
+    }
+
+    @Test
     void aCopyHasLayersOfItsOwn() {
         lay("Front", work.scarf().id(), 750, 1000);
         UUID copy = pond.bean(SheetOrder.class).copy(work.project(), sheet.id());

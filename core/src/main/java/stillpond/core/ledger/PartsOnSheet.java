@@ -37,11 +37,18 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
     /**
      * A region, in pixels of the small map.
      *
+     * @param layer that it is on, counted from the front
      * @param cell one of its cells
      * @param x inside it
      * @param pixels that it has
      */
-    public record Place(int cell, int x, int y, int xStart, int yStart, int width, int height, int pixels) {}
+    public record Place(int layer, int cell, int x, int y, int xStart, int yStart, int width, int height, int pixels) {
+
+        /** The same region of a layer that lies elsewhere on its page. */
+        Place on(int ofLayer, int dx, int dy) {
+            return new Place(ofLayer, cell, x + dx, y + dy, xStart + dx, yStart + dy, width, height, pixels);
+        }
+    }
 
     /** @param card among whose parts it lies */
     public record Stranger(UUID swatch, UUID card, Place place) {}
@@ -83,6 +90,32 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
                     .filter(cardOf::containsKey)
                     .forEach(other -> touched.add(cardOf.get(other).id()));
         });
+        return new PartsOnSheet(worn, beside, strangers);
+    }
+
+    /** The parts of one layer as they lie on the page. @param index of the layer, from the front @param dx how far it is moved, in pixels of the small map */
+    public PartsOnSheet onLayer(int index, int dx, int dy) {
+        Map<UUID, Place> placed = new HashMap<>();
+        worn.forEach((swatch, place) -> placed.put(swatch, place.on(index, dx, dy)));
+        List<Stranger> moved = strangers.stream()
+                .map(each ->
+                        new Stranger(each.swatch(), each.card(), each.place().on(index, dx, dy)))
+                .toList();
+        return new PartsOnSheet(placed, beside, moved);
+    }
+
+    /** The parts on several layers of one sheet as those of the sheet. */
+    public static PartsOnSheet together(List<PartsOnSheet> layers) {
+        Map<UUID, Place> worn = new HashMap<>();
+        Map<UUID, Set<UUID>> beside = new HashMap<>();
+        List<Stranger> strangers = new ArrayList<>();
+        for (PartsOnSheet layer : layers) {
+            layer.worn.forEach((swatch, place) ->
+                    worn.merge(swatch, place, (one, other) -> one.pixels() >= other.pixels() ? one : other));
+            layer.beside.forEach((swatch, cards) ->
+                    beside.computeIfAbsent(swatch, any -> new HashSet<>()).addAll(cards));
+            strangers.addAll(layer.strangers);
+        }
         return new PartsOnSheet(worn, beside, strangers);
     }
 

@@ -36,6 +36,6 @@ final class RunSurvey {
     }
 
     PartsOnSheet.Place place(int cell) {
-        return new PartsOnSheet.Place(cell, x, y, xStart, yStart, xEnd - xStart, yEnd - yStart, pixels);
+        return new PartsOnSheet.Place(0, cell, x, y, xStart, yStart, xEnd - xStart, yEnd - yStart, pixels);
     }
 }
