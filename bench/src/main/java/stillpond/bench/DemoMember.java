@@ -20,7 +20,7 @@ public final class DemoMember {
 
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
     private static final Pattern PROJECT = Pattern.compile("href=\"(/projects/[0-9a-f-]{36})\"");
-    private static final Pattern LAYER = Pattern.compile("\"layers\":\\[\\{\"id\":\"([0-9a-f-]{36})\"");
+    private static final Pattern LAYER = Pattern.compile("\"layer\":\\{\"id\":\"([0-9a-f-]{36})\"");
     private static final Pattern CELLS = Pattern.compile("\"cellCount\":(\\d+)");
     private static final Pattern SWATCH = Pattern.compile("\"id\":\"([0-9a-f-]{36})\",\"name\":\"[^\"]*\",\"part\"");
     private static final Duration PATIENCE = Duration.ofSeconds(60);

@@ -1,6 +1,7 @@
 import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Gathering } from "../hand/gathering";
+import type { Groups } from "../ledger/groups";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { placeOfShadow } from "../model/places";
@@ -21,10 +22,19 @@ export class ShadowList {
     private readonly hand: Hand,
     private readonly view: SheetView,
     private readonly gathering: Gathering,
+    private readonly groups: Groups,
     private readonly open: (number: number) => void,
   ) {
+    groups.changed.listen(() => this.offerGroups());
+    this.offerGroups();
     byId("shadow-stronger").addEventListener("click", () => this.strengthen(STRONGER));
     byId("shadow-weaker").addEventListener("click", () => this.strengthen(-STRONGER));
+  }
+
+  private offerGroups(): void {
+    const offer = byId("shadow-groups");
+    offer.hidden = this.groups.all.length === 0;
+    offer.replaceChildren(...this.groups.all.map(({ id, name }) => el("option", { value: id }, name)));
   }
 
   /** @param opened the number of the one that is open */
@@ -47,7 +57,7 @@ export class ShadowList {
     return el("li", {}, row);
   }
 
-  /** Those that an act for all of them is about: on this sheet, on what the swatch in the hand is of, or on what is gathered. */
+  /** Those that an act for all of them is about: on this sheet, on what the swatch in the hand is of, on what is gathered, or in a group. */
   private strengthen(by: number): void {
     const scope = byId<HTMLSelectElement>("shadow-scope").value;
     const numbers = this.shadows.stored
@@ -65,9 +75,10 @@ export class ShadowList {
       return true;
     }
     const cells = this.view.cellsUnderShadow(shadow.number);
-    if (scope === "gathered") {
-      const gathered = new Set(this.gathering.gathered);
-      return cells.some((cell) => gathered.has(cell));
+    const meant = scope === "gathered" ? this.gathering.gathered : this.groups.all.find(({ id }) => id === scope)?.cells;
+    if (meant) {
+      const all = new Set(meant);
+      return cells.some((cell) => all.has(cell));
     }
     const card = this.fills.cardOf(this.hand.present.get())?.id;
     return cells.some((cell) => this.fills.cardOf(this.fills.of(cell))?.id === card);
