@@ -75,7 +75,8 @@ export class ShadowList {
       return true;
     }
     const cells = this.view.cellsUnderShadow(shadow.number);
-    const meant = scope === "gathered" ? this.gathering.gathered : this.groups.all.find(({ id }) => id === scope)?.cells;
+    const meant =
+      scope === "gathered" ? this.gathering.gathered : this.groups.all.find(({ id }) => id === scope)?.cells;
     if (meant) {
       const all = new Set(meant);
       return cells.some((cell) => all.has(cell));

@@ -120,7 +120,9 @@ export class ShadowsPanel implements ShadowTargets {
     byId("shadow-front").addEventListener("click", () => this.order(1));
     byId("shadow-remove").addEventListener("click", () => this.remove());
     byId("shadow-close").addEventListener("click", () => this.open(undefined));
-    this.list = new ShadowList(shadows, calls, fills, hand, view, gathering, groups, (number) => this.open(number));
+    this.list = new ShadowList(shadows, calls, fills, hand, view, gathering, groups, (number) =>
+      this.open(number),
+    );
     this.offerBases();
     this.sayNumbers();
     this.show();
