@@ -50,7 +50,10 @@ class BadFilesTest {
 
     @Test
     void notAPicture() {
-        assertRefused("letter.png", "Dear Bram,".getBytes(StandardCharsets.UTF_8), "PNG, JPEG, TIFF, WebP, SVG or OpenRaster");
+        assertRefused(
+                "letter.png",
+                "Dear Bram,".getBytes(StandardCharsets.UTF_8),
+                "PNG, JPEG, TIFF, WebP, SVG or OpenRaster");
     }
 
     @Test
