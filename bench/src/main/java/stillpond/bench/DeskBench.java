@@ -223,8 +223,8 @@ final class DeskBench {
     private double[] pageSize() {
         List<?> size = (List<?>) page.evaluate("""
                 () => {
-                  const { layers } = JSON.parse(document.getElementById("desk-state").textContent);
-                  return [layers[0].widthPx, layers[0].heightPx];
+                  const { layer } = JSON.parse(document.getElementById("desk-state").textContent);
+                  return [layer.widthPx, layer.heightPx];
                 }""");
         return size.stream().mapToDouble(each -> ((Number) each).doubleValue()).toArray();
     }
