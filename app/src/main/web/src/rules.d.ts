@@ -195,7 +195,6 @@ declare module "rules" {
     private constructor();
     static addingStop(gradient: string, stop: number): string;
     static canAddStop(gradient: string): boolean;
-    static degreesOf(span: ArrayLike<number>): number;
     static flat(opacity: number, swatch: string): string;
     static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
     static isOneSwatchOrNone(text: string): boolean;
@@ -205,8 +204,10 @@ declare module "rules" {
     static nowhere(text: string): string;
     static parts(text: string): FillParts;
     static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, flipped: boolean, height: number, swatches: readonly string[]): string;
+    static placeOf(begun: ArrayLike<number>, span: ArrayLike<number>): Int32Array;
+    static placeTurned(placed: ArrayLike<number>, turn: number): Int32Array;
     static placed(text: string, box: ArrayLike<number>): string;
-    static spanFrom(at: ArrayLike<number>, length: number, degrees: number): Int32Array;
+    static spanAt(begun: ArrayLike<number>, placed: ArrayLike<number>): Int32Array;
     static spanIn(kind: string, box: ArrayLike<number>): Int32Array;
     static stretched(pattern: string, box: ArrayLike<number>): string;
     static swatches(text: string): string[];

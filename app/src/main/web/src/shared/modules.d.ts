@@ -5,6 +5,10 @@ declare module "@alpinejs/csp" {
 }
 
 declare module "htmx.org" {
+  /** What its events tell of a request. */
+  export interface HtmxEvent {
+    readonly ctx: { readonly request: { readonly method: string; readonly headers: Record<string, string> } };
+  }
   const htmx: {
     ajax(verb: string, address: string, how: { target: string; swap: string }): Promise<void>;
   };

@@ -16,6 +16,7 @@ import stillpond.core.fill.Fills;
 import stillpond.core.fill.Opacity;
 import stillpond.core.fill.Repeat;
 import stillpond.core.fill.Span;
+import stillpond.core.fill.SpanPlace;
 import stillpond.core.fill.Stop;
 import stillpond.core.fill.Swap;
 
@@ -170,15 +171,30 @@ public final class FillTexts {
                 });
     }
 
-    /** From a place on, so long and turned so many degrees clockwise. */
+    /** How a span lies beside the one that its fill was begun with: percent of its length, degrees, and how far it is shifted right and down. */
     @JSExport
-    public static int[] spanFrom(int[] at, int length, int degrees) {
-        return numbers(Span.from(at[0], at[1], length, degrees));
+    public static int[] placeOf(int[] begun, int[] span) {
+        return numbers(SpanPlace.of(span(begun), span(span)));
     }
 
+    /** The span that lies so. @param placed as of {@link #placeOf} */
     @JSExport
-    public static int degreesOf(int[] span) {
-        return span(span).degrees();
+    public static int[] spanAt(int[] begun, int[] placed) {
+        return numbers(place(placed).beside(span(begun)));
+    }
+
+    /** @param placed as of {@link #placeOf} @param turn to the next step of so many degrees */
+    @JSExport
+    public static int[] placeTurned(int[] placed, int turn) {
+        return numbers(place(placed).turned(turn));
+    }
+
+    private static SpanPlace place(int[] numbers) {
+        return new SpanPlace(numbers[0], numbers[1], numbers[2], numbers[3]);
+    }
+
+    private static int[] numbers(SpanPlace place) {
+        return new int[] {place.percent(), place.degrees(), place.rightPx(), place.downPx()};
     }
 
     /** A pattern, one repeat of which covers a box. */

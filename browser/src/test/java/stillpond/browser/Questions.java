@@ -127,10 +127,11 @@ final class Questions {
             case "gradientOrPattern" -> FILLS[4 + random.nextInt(3)];
             case "kept" -> random.nextBoolean() ? "" : SWATCHES[0];
             case "height" -> 5 + random.nextInt(1900);
-            case "length" -> 1 + random.nextInt(900);
-            case "degrees" -> random.nextInt(721) - 360;
+            case "begun" -> new int[] {-20, random.nextInt(50), 70, 60 + random.nextInt(50)};
+            case "placed" ->
+                new int[] {10 + random.nextInt(490), random.nextInt(721) - 360, random.nextInt(90) - 45, 7};
+            case "turn" -> random.nextBoolean() ? 15 : -15;
             case "pattern" -> "pattern 80% 0 3 40 9 stripes-2 mirrored " + SWATCHES[0] + " " + SWATCHES[1];
-            case "at" -> new int[] {random.nextInt(400) - 100, random.nextInt(400) - 100};
             case "span" -> new int[] {random.nextInt(50), -7, 60 + random.nextInt(50), random.nextInt(50)};
             case "percents" -> random.ints(rows, 0, 101).sorted().toArray();
             case "id" -> any(random, SWATCHES);

@@ -1,7 +1,6 @@
 package stillpond.app.carry;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -19,7 +18,6 @@ import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LayerShadows;
-import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Progress;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
@@ -27,14 +25,9 @@ import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.carry.CarriedShadows;
 import stillpond.core.carry.Carry;
-import stillpond.core.carry.Drawing;
-import stillpond.core.cell.Cell;
-import stillpond.core.cell.CellMap;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Places;
-import stillpond.core.format.PlaneCodec;
-import stillpond.core.gap.Regions;
 import stillpond.core.line.CarriedLines;
 import stillpond.core.refusal.Refusal;
 import stillpond.core.shadow.Shadow;
@@ -54,8 +47,7 @@ class SheetCarrying {
 
     private final Sheets sheets;
     private final SheetChanges changes;
-    private final Planes planes;
-    private final Corrections corrections;
+    private final CarryPages drawings;
     private final SheetFindings findings;
     private final Palettes palettes;
     private final SheetCast cast;
@@ -64,16 +56,14 @@ class SheetCarrying {
     SheetCarrying(
             Sheets sheets,
             SheetChanges changes,
-            Planes planes,
-            Corrections corrections,
+            CarryPages drawings,
             SheetFindings findings,
             Palettes palettes,
             SheetCast cast,
             LayerShadows shadows) {
         this.sheets = sheets;
         this.changes = changes;
-        this.planes = planes;
-        this.corrections = corrections;
+        this.drawings = drawings;
         this.findings = findings;
         this.palettes = palettes;
         this.cast = cast;
@@ -194,10 +184,10 @@ class SheetCarrying {
     /** What could be worn by a sheet's layer. @param overFilled whether regions that wear something are spoken of too */
     Proposals propose(Sheet target, List<UUID> sources, boolean overFilled) {
         Layer layer = target.layer();
-        Page there = page(target);
-        List<Sheet> sourceLayers = layersOf(target.project(), sources);
-        List<Page> pages = sourceLayers.stream().map(this::page).toList();
-        Labels labels = new Labels();
+        CarryPage there = drawings.of(target);
+        List<Sheet> sourceLayers = drawings.layersOf(target.project(), sources);
+        List<CarryPage> pages = sourceLayers.stream().map(drawings::of).toList();
+        FillLabels labels = new FillLabels();
         List<Carry.Source> from =
                 pages.stream().map(page -> page.source(labels)).toList();
         List<Proposal> proposals = new ArrayList<>();
@@ -223,21 +213,11 @@ class SheetCarrying {
         return new Proposals(layer.id(), proposals, lines, shadows(pages, likes, there));
     }
 
-    /** Each layer of some sheets that wears something. */
-    private List<Sheet> layersOf(UUID project, List<UUID> ids) {
-        return ids.stream()
-                .map(id -> sheets.get(project, id))
-                .flatMap(sheet -> sheet.layers().stream()
-                        .map(layer -> sheet.on(layer.standing().layer())))
-                .filter(sheet -> !sheets.fills(sheet.layer()).filled().isEmpty())
-                .toList();
-    }
-
-    private List<CarriedShadow> shadows(List<Page> pages, List<Carry.Proposal> likes, Page there) {
+    private List<CarriedShadow> shadows(List<CarryPage> pages, List<Carry.Proposal> likes, CarryPage there) {
         Shadows present = shadows.of(there.layer().id());
         List<CarriedShadow> carried = new ArrayList<>();
         for (int source = 0; source < pages.size(); source++) {
-            Page page = pages.get(source);
+            CarryPage page = pages.get(source);
             Shadows all = shadows.of(page.layer().id());
             if (!all.all().isEmpty()) {
                 new CarriedShadows(page.map().graph(), page.regions(), source)
@@ -312,16 +292,16 @@ class SheetCarrying {
     List<Difference> differences(Sheet target) {
         UUID project = target.project();
         UUID scene = target.scene();
-        Page there = page(target);
+        CarryPage there = drawings.of(target);
         Map<Integer, Map<String, List<String>>> said = new TreeMap<>();
         sources(project, target.id()).stream()
                 .filter(source -> source.isModel()
                         || sheets.get(project, source.sheet()).scene().equals(scene))
                 .limit(MOST_COMPARED)
                 .forEach(source -> {
-                    Labels labels = new Labels();
-                    List<Carry.Source> from = layersOf(project, List.of(source.sheet())).stream()
-                            .map(layer -> page(layer).source(labels))
+                    FillLabels labels = new FillLabels();
+                    List<Carry.Source> from = drawings.layersOf(project, List.of(source.sheet())).stream()
+                            .map(layer -> drawings.of(layer).source(labels))
                             .toList();
                     Carry.from(from, there.drawing()).stream()
                             .filter(Carry.Proposal::isSure)
@@ -347,95 +327,5 @@ class SheetCarrying {
         });
         Set<String> meant = findings.meant(target.layer());
         return differences.stream().filter(each -> !meant.contains(each.key())).toList();
-    }
-
-    private Page page(Sheet sheet) {
-        Layer layer = sheet.layer();
-        CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
-        Regions regions = sheets.regions(layer);
-        return new Page(sheet, map, regions, sheets.fills(layer), Drawing.of(map, regions), corrections.of(layer.id()));
-    }
-
-    /** Numbers for fills. */
-    private static final class Labels {
-
-        private final List<String> fills = new ArrayList<>();
-        private final Map<String, Integer> numbers = new HashMap<>();
-
-        int of(String fill) {
-            return numbers.computeIfAbsent(fill, text -> {
-                fills.add(text);
-                return fills.size() - 1;
-            });
-        }
-
-        String fill(int label) {
-            return fills.get(label);
-        }
-    }
-
-    /** A sheet as carry needs it. */
-    private record Page(
-            Sheet sheet,
-            CellMap map,
-            Regions regions,
-            Fills fills,
-            Drawing drawing,
-            Map<Integer, Map<String, Integer>> corrected) {
-
-        Layer layer() {
-            return sheet.layer();
-        }
-
-        List<Integer> cells(int region) {
-            return map.cells().stream()
-                    .map(Cell::number)
-                    .filter(cell -> regions.of(cell) == region)
-                    .toList();
-        }
-
-        /** Each region says what most of its area wears; regions that mostly wear nothing say nothing. */
-        Carry.Source source(Labels labels) {
-            List<Map<String, Long>> areas = new ArrayList<>();
-            for (int region = 0; region < regions.count(); region++) {
-                areas.add(new TreeMap<>());
-            }
-            Map<Integer, Map<Integer, Integer>> corrections = new HashMap<>();
-            for (Cell cell : map.cells()) {
-                int region = regions.of(cell.number());
-                areas.get(region).merge(fills.of(cell.number()).text(), (long) cell.areaPx(), Long::sum);
-                corrected
-                        .getOrDefault(cell.number(), Map.of())
-                        .forEach((fill, times) -> corrections
-                                .computeIfAbsent(region, any -> new HashMap<>())
-                                .merge(labels.of(fill), times, Integer::sum));
-            }
-            int[] most = new int[areas.size()];
-            Arrays.setAll(most, region -> label(areas.get(region), labels));
-            return new Carry.Source(drawing, most, corrections);
-        }
-
-        private static int label(Map<String, Long> areas, Labels labels) {
-            String most = areas.entrySet().stream()
-                    .max(Map.Entry.comparingByValue())
-                    .map(Map.Entry::getKey)
-                    .orElse(Fill.NONE.text());
-            return most.equals(Fill.NONE.text()) ? -1 : labels.of(most);
-        }
-
-        Choice choice(Carry.Choice choice, String fill) {
-            Cell cell = map.cells().stream()
-                    .filter(each -> regions.of(each.number()) == choice.from())
-                    .max((a, b) -> Double.compare(a.depthPx(), b.depthPx()))
-                    .orElseThrow();
-            return new Choice(
-                    fill,
-                    choice.share(),
-                    sheet.id(),
-                    sheet.layer().id(),
-                    cell.number(),
-                    (cell.deepestX() + 0.5) / map.plane().widthPx(),
-                    (cell.deepestY() + 0.5) / map.plane().heightPx());
-        }
     }
 }

@@ -47,28 +47,6 @@ public record Layer(
         boolean isThrough,
         boolean isSharp) {
 
-    Layer standing(Standing other) {
-        return new Layer(
-                id,
-                other,
-                widthPx,
-                heightPx,
-                cellCount,
-                settings,
-                source,
-                origin,
-                ink,
-                cells,
-                openings,
-                reach,
-                regionCount,
-                smallInk,
-                smallCells,
-                strokes,
-                isThrough,
-                isSharp);
-    }
-
     public boolean hasCells(Collection<Integer> cells) {
         return cells.stream().allMatch(cell -> cell >= 0 && cell < cellCount);
     }

@@ -105,13 +105,13 @@ class LayerCuts {
     }
 
     private StoredLayer replace(StoredSheet sheet, StoredLayer old, LineArt lineArt, byte[] source) {
-        LayerPlanes kept = lineArt.keepIn(planes, source);
-        boolean isSameFile = kept.source().equals(old.asLayer().source());
-        LayerPlanes planesOnPage = isSameFile ? kept.onPageOf(old.asLayer().origin()) : kept;
-        StoredLayer fresh = redrawn(old.asLayer(), new StoredLayer(old.standing(), planesOnPage));
+        Layer was = old.asLayer();
+        String name = Planes.nameOf(source);
+        String origin = name.equals(was.source()) ? was.origin() : name;
+        StoredLayer fresh = redrawn(was, new StoredLayer(old.standing(), lineArt.keepIn(planes, source, origin)));
         sheet.replace(old, fresh);
         sheets.saveAndFlush(sheet);
-        bringOver(old.asLayer(), fresh);
+        bringOver(was, fresh);
         return fresh;
     }
 
@@ -181,14 +181,12 @@ class LayerCuts {
                 stackBefore.adding(standing, stackBefore.indexOf(was.standing().layer()));
         StoredLayer stays = redrawn(
                 was,
-                new StoredLayer(
-                        old.standing(),
-                        split.staying().keepIn(planes, split.stayingFile()).onPageOf(was.origin())));
+                new StoredLayer(old.standing(), split.staying().keepIn(planes, split.stayingFile(), was.origin())));
         StoredLayer gone = redrawn(
                 was,
                 new StoredLayer(
                         new StoredStanding(sheet.id(), standing, 0),
-                        split.going().keepIn(planes, split.goingFile()).onPageOf(was.origin())));
+                        split.going().keepIn(planes, split.goingFile(), was.origin())));
         sheet.replace(old, stays);
         sheet.addLayer(gone);
         sheet.become(stackAfter);

@@ -26,26 +26,4 @@ record LayerPlanes(
         String smallInk,
         String smallCells,
         @Nullable StrokePlanes strokes,
-        boolean isThrough) {
-
-    /** As a layer whose pixels lie where those of a file lie that is not its own. */
-    LayerPlanes onPageOf(String otherOrigin) {
-        return new LayerPlanes(
-                analysisVersion,
-                settings,
-                widthPx,
-                heightPx,
-                regions,
-                areas,
-                reach,
-                source,
-                otherOrigin,
-                ink,
-                cells,
-                openings,
-                smallInk,
-                smallCells,
-                strokes,
-                isThrough);
-    }
-}
+        boolean isThrough) {}

@@ -131,9 +131,13 @@ record LineArt(
         }
     }
 
-    /** @param source the file that it was made from */
+    /** @param source the file that it was made from, on a page of its own */
     LayerPlanes keepIn(Planes planes, byte[] source) {
-        String kept = planes.keep(source);
+        return keepIn(planes, source, Planes.nameOf(source));
+    }
+
+    /** @param origin the file on whose page its pixels lie */
+    LayerPlanes keepIn(Planes planes, byte[] source, String origin) {
         return new LayerPlanes(
                 analysisVersion,
                 settings,
@@ -142,8 +146,8 @@ record LineArt(
                 regions,
                 areas,
                 reach,
-                kept,
-                kept,
+                planes.keep(source),
+                origin,
                 planes.keep(ink),
                 planes.keep(cells),
                 planes.keep(openings),

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.history.Effect;
@@ -53,7 +52,9 @@ public class Moments {
     private static Stack stackAt(Sheet sheet, List<History.At> log, Instant moment) {
         return log.stream()
                 .filter(each -> each.at().isAfter(moment))
-                .flatMap(each -> each.effect() instanceof Effect.Stacked stacked ? Stream.of(stacked.before()) : null)
+                .map(History.At::effect)
+                .filter(Effect.Stacked.class::isInstance)
+                .map(effect -> ((Effect.Stacked) effect).before())
                 .findFirst()
                 .orElse(sheet.stack());
     }
@@ -83,7 +84,7 @@ public class Moments {
                 }
             }
         }
-        return new Worn(sheet.layer(layer).asLayer().standing(standing), Fills.of(worn), shadows);
+        return new Worn(sheet.layer(layer).asLayer(standing), Fills.of(worn), shadows);
     }
 
     /** Every effect on cells names the cutting that stood after it, and a new one also that whose place it took. */

@@ -196,9 +196,14 @@ class StoredLayer {
     }
 
     Layer asLayer() {
+        return asLayer(standing.asStanding());
+    }
+
+    /** As it stood at some other moment. */
+    Layer asLayer(Standing then) {
         return new Layer(
                 id,
-                standing.asStanding(),
+                then,
                 widthPx,
                 heightPx,
                 cellCount,

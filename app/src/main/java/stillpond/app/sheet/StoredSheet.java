@@ -141,13 +141,18 @@ class StoredSheet {
                 .orElseGet(() -> layer(standing(standing).kept()));
     }
 
+    /** All of them, those of this transaction too. */
+    private Stream<StoredLayer> cuttings() {
+        return Stream.concat(layers.stream(), everyLayer.stream());
+    }
+
     Set<UUID> cuttingsOf(StoredLayer layer) {
         return cuttingsOf(layer.standing().id());
     }
 
     /** Every cutting of a layer. */
     Set<UUID> cuttingsOf(UUID standing) {
-        return Stream.concat(layers.stream(), everyLayer.stream())
+        return cuttings()
                 .filter(each -> each.standing().id().equals(standing))
                 .map(StoredLayer::id)
                 .collect(Collectors.toSet());
@@ -195,7 +200,7 @@ class StoredSheet {
     }
 
     private StoredStanding standing(UUID id) {
-        return Stream.concat(layers.stream(), everyLayer.stream())
+        return cuttings()
                 .map(StoredLayer::standing)
                 .filter(each -> each.id().equals(id))
                 .findFirst()

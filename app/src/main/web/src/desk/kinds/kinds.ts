@@ -82,12 +82,14 @@ export class Kinds implements Drawing {
     this.opacity.addEventListener("input", () => this.change({ opacity: Number(this.opacity.value) }));
     this.mirrored.addEventListener("change", () => this.change({ mirrored: this.mirrored.checked }));
     this.flipped.addEventListener("change", () => this.change({ flipped: this.flipped.checked }));
-    this.size.addEventListener("input", () => this.place(Number(this.angle.value)));
+    this.size.addEventListener("input", () => this.place(this.placed));
     [this.angle, this.right, this.down].forEach((input) =>
-      input.addEventListener("change", () => this.place(Number(this.angle.value))),
+      input.addEventListener("change", () => this.place(this.placed)),
     );
     all<HTMLButtonElement>("[data-turn]", this.panel).forEach((button) =>
-      button.addEventListener("click", () => this.turnBy(Number(button.dataset["turn"]))),
+      button.addEventListener("click", () =>
+        this.place(FillTexts.placeTurned(this.placed, Number(button.dataset["turn"]))),
+      ),
     );
     byId("kinds-stretch").addEventListener("click", () => this.stretch());
     byId("gather-kind").addEventListener("click", () => this.open(gathering.gathered));
@@ -311,20 +313,17 @@ export class Kinds implements Drawing {
     }
   }
 
-  /** Lets the fill lie as the numbers say. */
-  private place(degrees: number): void {
-    const made = this.made;
-    if (made && made.kind !== "flat") {
-      const begun = this.around(made.kind);
-      const at = [begun.x1 + Number(this.right.value), begun.y1 + Number(this.down.value)].map(Math.round);
-      const length = Math.max(1, Math.round((lengthOf(begun) * Number(this.size.value)) / 100));
-      this.change({ span: spanOf(FillTexts.spanFrom(at, length, Math.round(degrees))) });
-    }
+  /** The numbers that say how the fill lies. */
+  private get placed(): number[] {
+    return [this.size, this.angle, this.right, this.down].map(({ value }) => Math.round(Number(value)));
   }
 
-  /** To the next step of so many degrees. */
-  private turnBy(step: number): void {
-    this.place(step * (Math.floor(Number(this.angle.value) / step) + 1));
+  private place(placed: ArrayLike<number>): void {
+    const made = this.made;
+    if (made && made.kind !== "flat") {
+      const begun = numbersOf(this.around(made.kind));
+      this.change({ span: spanOf(FillTexts.spanAt(begun, Array.from(placed))) });
+    }
   }
 
   /** Over all that is filled, once. */
@@ -373,21 +372,18 @@ export class Kinds implements Drawing {
     if (made.kind === "flat" || this.cells.length === 0) {
       return;
     }
-    const { x1, y1, x2, y2 } = made.span;
-    const begun = this.around(made.kind);
-    this.size.value = String(Math.round((100 * lengthOf(made.span)) / lengthOf(begun)));
-    byId("kinds-size-said").textContent = `${Math.round((100 * lengthOf(made.span)) / lengthOf(begun))} %`;
-    this.angle.value = String(FillTexts.degreesOf([x1, y1, x2, y2]));
-    this.right.value = String(x1 - begun.x1);
-    this.down.value = String(y1 - begun.y1);
+    const begun = numbersOf(this.around(made.kind));
+    const placed = FillTexts.placeOf(begun, numbersOf(made.span));
+    [this.size, this.angle, this.right, this.down].forEach((input, i) => (input.value = String(placed[i])));
+    byId("kinds-size-said").textContent = `${placed[0]} %`;
   }
+}
+
+function numbersOf({ x1, y1, x2, y2 }: Span): number[] {
+  return [x1, y1, x2, y2];
 }
 
 function spanOf(numbers: ArrayLike<number>): Span {
   const [x1, y1, x2, y2] = Array.from(numbers) as [number, number, number, number];
   return { x1, y1, x2, y2 };
-}
-
-function lengthOf({ x1, y1, x2, y2 }: Span): number {
-  return Math.hypot(x2 - x1, y2 - y1);
 }

@@ -1,7 +1,7 @@
 import type { SplitMessage, SplitOff } from "messages";
-import htmx from "htmx.org";
+import htmx, { type HtmxEvent } from "htmx.org";
 import { all, byId } from "../../shared/dom";
-import { call, callHeaders, onLayer, Refusal } from "../../shared/http";
+import { call, callHeaders, onLayer, PAGE, Refusal } from "../../shared/http";
 import type { Gathering } from "../hand/gathering";
 import { cellsAmong } from "../model/places";
 import type { Work } from "../model/work";
@@ -17,8 +17,6 @@ export class LayersPanel implements Drawer {
   readonly move: LayerMove;
   private readonly panel = byId("layers");
   private readonly button = byId("layers-button");
-  /** Of the sheet, as the list last told. */
-  private revision: string | undefined;
 
   constructor(
     private readonly path: string,
@@ -51,7 +49,15 @@ export class LayersPanel implements Drawer {
       }
     });
     this.move.isOn.listen(() => this.showMove());
-    document.addEventListener("htmx:after:swap", () => this.hearList());
+    this.panel.addEventListener("htmx:config:request", ({ detail }: CustomEventInit<HtmxEvent>) => {
+      // What this page does itself it need not be told.
+      detail!.ctx.request.headers["X-Pond-Page"] = PAGE;
+    });
+    this.panel.addEventListener("htmx:before:swap", ({ detail }: CustomEventInit<HtmxEvent>) => {
+      if (detail!.ctx.request.method === "POST") {
+        void this.heardAct();
+      }
+    });
   }
 
   get isOpen(): boolean {
@@ -78,10 +84,13 @@ export class LayersPanel implements Drawer {
     byId("sheet").focus({ preventScroll: true });
   }
 
-  /** Somebody has changed the layers. */
+  /** Somebody has changed the layers. A name that is being typed is left alone until it is done. */
   async renew(): Promise<void> {
     await this.stack.renew();
-    if (this.isOpen) {
+    const typed = this.panel.querySelector("input[name='name']:focus");
+    if (typed) {
+      typed.addEventListener("blur", () => this.isOpen && this.load(), { once: true });
+    } else if (this.isOpen) {
       this.load();
     }
   }
@@ -97,21 +106,15 @@ export class LayersPanel implements Drawer {
   }
 
   private load(): void {
-    void htmx.ajax("GET", onLayer(`${this.path}/layers`), { target: "#layers-list", swap: "outerHTML" });
+    void htmx
+      .ajax("GET", onLayer(`${this.path}/layers`), { target: "#layers-list", swap: "outerHTML" })
+      .then(() => this.showMove());
   }
 
-  /** A list that shows other layers than the desk knows comes from an act in it. */
-  private hearList(): void {
-    const list = document.getElementById("layers-list");
+  /** Something was done in the list, which comes back as it is then. */
+  private async heardAct(): Promise<void> {
+    await Promise.all([this.stack.renew(), this.work.renewLine()]);
     this.showMove();
-    if (list?.dataset["revision"] && list.dataset["revision"] !== this.revision) {
-      const isFirst = this.revision === undefined;
-      this.revision = list.dataset["revision"];
-      if (!isFirst) {
-        void this.stack.renew();
-        void this.work.renewLine();
-      }
-    }
   }
 
   private showMove(): void {

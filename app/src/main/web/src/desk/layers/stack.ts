@@ -11,6 +11,7 @@ export class Stack {
   /** How many regions of those have no fill. */
   readonly leftElsewhere = atom(0);
   private readonly own: string;
+  private asked = 0;
 
   constructor(
     private readonly path: string,
@@ -41,7 +42,12 @@ export class Stack {
 
   /** Takes over how the layers stand now; goes to another if the one that is worked on was taken out. */
   async renew(): Promise<void> {
+    const asked = ++this.asked;
     const layers = await call<Standing[]>(`${this.path}/layers/standings`);
+    if (asked !== this.asked) {
+      // An answer that was overtaken tells an older state.
+      return;
+    }
     if (layers.some((each) => each.layer === this.own)) {
       this.layers.set(layers);
     } else {

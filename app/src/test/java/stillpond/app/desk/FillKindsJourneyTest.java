@@ -49,9 +49,8 @@ class FillKindsJourneyTest {
                 <g fill="none" stroke="#000" stroke-width="6">
                   <path d="M40 60H280V340H40ZM340 60H560V340H340Z"/>
                 </g>"""));
-        page = browser.signIn(pond, work.person());
-        page.navigate(pond.url() + work.address(sheet));
-        desk = new DeskPage(page).waitUntilOpen();
+        desk = DeskPage.open(browser, work, sheet);
+        page = desk.page();
         desk.expectLeft("3 of 3 regions left");
     }
 

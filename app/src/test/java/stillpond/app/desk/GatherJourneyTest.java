@@ -39,9 +39,8 @@ class GatherJourneyTest {
                   <path d="M40 60H280V340H40ZM120 60V340M200 60V340"/>
                   <path d="M340 60H560V340H340ZM340 200H560"/>
                 </g>"""));
-        page = browser.signIn(pond, work.person());
-        page.navigate(pond.url() + work.address(sheet));
-        desk = new DeskPage(page).waitUntilOpen();
+        desk = DeskPage.open(browser, work, sheet);
+        page = desk.page();
         desk.expectLeft("6 of 6 regions left");
     }
 

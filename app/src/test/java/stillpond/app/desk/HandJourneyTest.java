@@ -35,9 +35,8 @@ class HandJourneyTest {
         browser = new Browser();
         work = Work.begin(pond);
         sheet = work.bring(Drawings.threeBoxes());
-        page = browser.signIn(pond, work.person());
-        page.navigate(pond.url() + work.address(sheet));
-        desk = new DeskPage(page).waitUntilOpen();
+        desk = DeskPage.open(browser, work, sheet);
+        page = desk.page();
     }
 
     @AfterEach

@@ -59,9 +59,8 @@ class ShadowsJourneyTest {
         Sheet sheet = work.bring(Drawings.boxesThatTouch());
         work.lay(sheet, work.coat().id(), 600, 1000);
         work.lay(sheet, work.scarf().id(), 1400, 1000);
-        page = browser.signIn(pond, work.person());
-        page.navigate(pond.url() + work.address(sheet));
-        desk = new DeskPage(page).waitUntilOpen();
+        desk = DeskPage.open(browser, work, sheet);
+        page = desk.page();
     }
 
     @AfterEach

@@ -95,7 +95,7 @@ class LayersTest {
         act("Front", "REMOVE");
         assertThat(names()).containsExactly("Back");
         assertThat(rgb(composed(), 750, 1000)).isEqualTo(WHITE);
-        assertThat(list("Back").body()).doesNotContain("×");
+        assertThat(list("Back").body()).contains("Work on Back").doesNotContain("×");
         assertThat(act("Back", "REMOVE").body()).contains("only layer of the sheet");
         BufferedImage past = visitor.picture(
                 address() + "/small.png?at=" + URLEncoder.encode(then.toString(), StandardCharsets.UTF_8));

@@ -16,11 +16,19 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
+import stillpond.app.sheet.Sheet;
 
 /** The desk, used as a person uses it. Places on the sheet are given in its pixels. */
 public record DeskPage(Page page) {
 
     public record At(double x, double y) {}
+
+    /** A sheet on the desk of the one whose work it is. */
+    public static DeskPage open(Browser browser, Work work, Sheet sheet) {
+        Page page = browser.signIn(work.pond(), work.person());
+        page.navigate(work.pond().url() + work.address(sheet));
+        return new DeskPage(page).waitUntilOpen();
+    }
 
     /** Also until the gaps of a sheet just brought in have been found. */
     public DeskPage waitUntilOpen() {

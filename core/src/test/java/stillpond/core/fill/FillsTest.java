@@ -156,6 +156,13 @@ class FillsTest {
         Fill.Pattern pattern = (Fill.Pattern) Fill.ofText("pattern 100% 0 0 64 0 tide mirrored " + new UUID(0, 1));
         assertThat(pattern.stretchedTo(new Box(10, 20, 210, 120)).text())
                 .isEqualTo("pattern 100% 10 20 210 20 tide mirrored:50 " + new UUID(0, 1));
+        Span begun = new Span(10, 10, 110, 10);
+        SpanPlace place = new SpanPlace(250, 90, 5, -5);
+        assertThat(place.beside(begun)).isEqualTo(new Span(15, 5, 15, 255));
+        assertThat(SpanPlace.of(begun, new Span(15, 5, 15, 255))).isEqualTo(place);
+        assertThat(place.turned(15).degrees()).isEqualTo(105);
+        assertThat(new SpanPlace(100, 40, 0, 0).turned(-15).degrees()).isEqualTo(30);
+        assertThat(new SpanPlace(100, -40, 0, 0).turned(15).degrees()).isEqualTo(-30);
         assertThat(Span.from(100, 50, 200, 90)).isEqualTo(new Span(100, 50, 100, 250));
         assertThat(Span.from(0, 0, 100, -30)).isEqualTo(new Span(0, 0, 87, -50));
         assertThat(Span.from(0, 0, 100, 165).degrees()).isEqualTo(165);

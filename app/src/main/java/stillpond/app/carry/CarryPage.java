@@ -1,0 +1,82 @@
+package stillpond.app.carry;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.Sheet;
+import stillpond.core.carry.Carry;
+import stillpond.core.carry.Drawing;
+import stillpond.core.cell.Cell;
+import stillpond.core.cell.CellMap;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Fills;
+import stillpond.core.gap.Regions;
+
+/** A layer of a sheet as carry needs it: what is drawn on it, and what that wears. */
+record CarryPage(
+        Sheet sheet,
+        CellMap map,
+        Regions regions,
+        Fills fills,
+        Drawing drawing,
+        Map<Integer, Map<String, Integer>> corrected) {
+
+    Layer layer() {
+        return sheet.layer();
+    }
+
+    List<Integer> cells(int region) {
+        return map.cells().stream()
+                .map(Cell::number)
+                .filter(cell -> regions.of(cell) == region)
+                .toList();
+    }
+
+    /** Each region says what most of its area wears; regions that mostly wear nothing say nothing. */
+    Carry.Source source(FillLabels labels) {
+        List<Map<String, Long>> areas = new ArrayList<>();
+        for (int region = 0; region < regions.count(); region++) {
+            areas.add(new TreeMap<>());
+        }
+        Map<Integer, Map<Integer, Integer>> corrections = new HashMap<>();
+        for (Cell cell : map.cells()) {
+            int region = regions.of(cell.number());
+            areas.get(region).merge(fills.of(cell.number()).text(), (long) cell.areaPx(), Long::sum);
+            corrected
+                    .getOrDefault(cell.number(), Map.of())
+                    .forEach((fill, times) -> corrections
+                            .computeIfAbsent(region, any -> new HashMap<>())
+                            .merge(labels.of(fill), times, Integer::sum));
+        }
+        int[] most = new int[areas.size()];
+        Arrays.setAll(most, region -> label(areas.get(region), labels));
+        return new Carry.Source(drawing, most, corrections);
+    }
+
+    private static int label(Map<String, Long> areas, FillLabels labels) {
+        String most = areas.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .orElse(Fill.NONE.text());
+        return most.equals(Fill.NONE.text()) ? -1 : labels.of(most);
+    }
+
+    SheetCarrying.Choice choice(Carry.Choice choice, String fill) {
+        Cell cell = map.cells().stream()
+                .filter(each -> regions.of(each.number()) == choice.from())
+                .max((a, b) -> Double.compare(a.depthPx(), b.depthPx()))
+                .orElseThrow();
+        return new SheetCarrying.Choice(
+                fill,
+                choice.share(),
+                sheet.id(),
+                sheet.layer().id(),
+                cell.number(),
+                (cell.deepestX() + 0.5) / map.plane().widthPx(),
+                (cell.deepestY() + 0.5) / map.plane().heightPx());
+    }
+}
