@@ -5,9 +5,13 @@ declare module "@alpinejs/csp" {
 }
 
 declare module "htmx.org" {
-  /** What its events tell of a request. */
+  /** A request on its way. */
+  export interface HtmxContext {
+    readonly request: { readonly method: string; readonly headers: Record<string, string> };
+  }
+  /** What its events tell. */
   export interface HtmxEvent {
-    readonly ctx: { readonly request: { readonly method: string; readonly headers: Record<string, string> } };
+    readonly ctx: HtmxContext;
   }
   const htmx: {
     ajax(verb: string, address: string, how: { target: string; swap: string }): Promise<void>;

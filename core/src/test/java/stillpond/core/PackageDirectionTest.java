@@ -20,6 +20,7 @@ class PackageDirectionTest {
             "colour",
             "ink",
             "cell",
+            "shape",
             "gap",
             "stroke",
             "region",
@@ -34,6 +35,7 @@ class PackageDirectionTest {
             "carry",
             "check",
             "render",
+            "handon",
             "format");
 
     @ArchTest

@@ -7,7 +7,6 @@ import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -27,10 +26,6 @@ import stillpond.app.project.Right;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.exchange.CardCsv;
-import stillpond.core.exchange.CssProperties;
-import stillpond.core.exchange.SwatchSheet;
-import stillpond.core.exchange.Tokens;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
@@ -130,44 +125,17 @@ class CardController {
         return "redirect:/projects/" + project + "/cards/" + card;
     }
 
-    /** The kinds of file that a card goes out in. */
-    enum Form {
-        TOKENS("json", MediaType.APPLICATION_JSON),
-        CSS("css", MediaType.valueOf("text/css")),
-        CSV("csv", MediaType.valueOf("text/csv")),
-        SVG("svg", MediaType.valueOf("image/svg+xml")),
-        PDF("pdf", MediaType.APPLICATION_PDF);
-
-        private final String ending;
-        private final MediaType type;
-
-        Form(String ending, MediaType type) {
-            this.ending = ending;
-            this.type = type;
-        }
-
-        byte[] write(List<Card> cards, Palette palette) {
-            return switch (this) {
-                case TOKENS -> Tokens.write(cards, palette);
-                case CSS -> CssProperties.write(cards, palette);
-                case CSV -> CardCsv.write(cards, palette);
-                case SVG -> SwatchSheet.write(cards, palette);
-                case PDF -> CardPdf.write(cards, palette);
-            };
-        }
-    }
-
     @GetMapping("/projects/{project}/cards/{card}/export/{form}")
-    ResponseEntity<byte[]> export(@PathVariable UUID project, @PathVariable UUID card, @PathVariable Form form) {
+    ResponseEntity<byte[]> export(@PathVariable UUID project, @PathVariable UUID card, @PathVariable CardForm form) {
         Palette palette = palettes.of(project);
         Card present = palette.card(card).orElseThrow();
         ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(present.name() + "." + form.ending, StandardCharsets.UTF_8)
+                .filename(present.name() + "." + form.ending(), StandardCharsets.UTF_8)
                 .build();
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noStore())
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
-                .contentType(form.type)
+                .contentType(form.type())
                 .body(form.write(List.of(present), palette));
     }
 

@@ -1,14 +1,11 @@
 package stillpond.app.export;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,14 +16,11 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import stillpond.app.palette.Stagings;
-import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetPictures;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
 import stillpond.core.format.PngWriter;
-import stillpond.core.format.Resolution;
 import stillpond.core.ink.Picture;
-import stillpond.core.palette.Staging;
 
 @RestController
 @RequestMapping("/projects/{project}/sheets/{sheet}")
@@ -76,54 +70,5 @@ class PictureController {
                 .eTag(version)
                 .contentType(MediaType.IMAGE_PNG)
                 .body(out -> PngWriter.write(picture, out));
-    }
-
-    /** @param light {@code own}, or {@code plain} for as drawn */
-    @GetMapping("/export/flats.png")
-    ResponseEntity<StreamingResponseBody> flats(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam(defaultValue = "own") String light) {
-        Sheet present = sheets.get(project, sheet);
-        return download(present, name(present, light) + " - flats.png", pictures.flats(present, showing(light)));
-    }
-
-    @GetMapping("/export/composed.png")
-    ResponseEntity<StreamingResponseBody> composed(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam(defaultValue = "own") String light) {
-        Sheet present = sheets.get(project, sheet);
-        return download(present, name(present, light) + ".png", pictures.composed(present, showing(light)));
-    }
-
-    /** A layer of its own to lay over the flats. */
-    @GetMapping("/export/shadows.png")
-    ResponseEntity<StreamingResponseBody> shadows(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam(defaultValue = "own") String light) {
-        Sheet present = sheets.get(project, sheet);
-        return download(present, name(present, light) + " - shadows.png", pictures.shadows(present, showing(light)));
-    }
-
-    private static Showing showing(String light) {
-        return light.equals("own") ? Showing.OWN : Showing.AS_DRAWN;
-    }
-
-    /** Says which light a picture shows wherever there is one. */
-    private String name(Sheet sheet, String light) {
-        Staging staging = stagings.of(sheet.project());
-        if (staging.lightOn(sheet.scene(), sheet.id()).isEmpty()) {
-            return sheet.title();
-        }
-        return sheet.title() + " - "
-                + (light.equals("own") ? staging.lit(sheet.scene(), sheet.id()).name() : "as drawn");
-    }
-
-    private ResponseEntity<StreamingResponseBody> download(Sheet sheet, String fileName, Picture picture) {
-        Optional<Resolution> resolution = pictures.resolution(sheet);
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(fileName, StandardCharsets.UTF_8)
-                .build();
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noStore())
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
-                .contentType(MediaType.IMAGE_PNG)
-                .body(out -> PngWriter.write(picture, resolution, out));
     }
 }

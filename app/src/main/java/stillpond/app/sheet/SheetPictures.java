@@ -6,22 +6,17 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import stillpond.core.cell.CellGraph;
 import stillpond.core.cell.CellPlane;
-import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.format.Resolution;
-import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.Picture;
 import stillpond.core.palette.SwatchColours;
-import stillpond.core.render.AddedInk;
 import stillpond.core.render.CellColours;
 import stillpond.core.render.InkColours;
 import stillpond.core.render.LayeredPicture;
@@ -29,13 +24,9 @@ import stillpond.core.render.Meeting;
 import stillpond.core.render.SheetPainter;
 import stillpond.core.render.Shrunk;
 import stillpond.core.render.SmallSheet;
-import stillpond.core.shadow.LaidShadow;
 import stillpond.core.shadow.ShadowColours;
-import stillpond.core.shadow.ShadowedCells;
 import stillpond.core.shadow.Shadows;
 import stillpond.core.stack.Standing;
-import stillpond.core.stroke.InkWidths;
-import stillpond.core.stroke.StrokeMap;
 
 /** Paints sheets. */
 @Service
@@ -45,25 +36,25 @@ public class SheetPictures {
     private final Planes planes;
     private final SheetColours colours;
     private final Moments moments;
-    private final LayerDams dams;
     private final ProjectMotifs motifs;
     private final LayerShadows shadows;
+    private final LayerDrawings drawings;
 
     SheetPictures(
             Sheets sheets,
             Planes planes,
             SheetColours colours,
             Moments moments,
-            LayerDams dams,
             ProjectMotifs motifs,
-            LayerShadows shadows) {
+            LayerShadows shadows,
+            LayerDrawings drawings) {
         this.sheets = sheets;
         this.planes = planes;
         this.colours = colours;
         this.moments = moments;
-        this.dams = dams;
         this.motifs = motifs;
         this.shadows = shadows;
+        this.drawings = drawings;
     }
 
     /**
@@ -103,32 +94,6 @@ public class SheetPictures {
         }
     }
 
-    /** Ink as it is shown: as wide as is said. */
-    private InkPlane shown(Coloured coloured, InkPlane ink) {
-        Layer layer = coloured.layer();
-        StrokePlanes strokes = layer.strokes();
-        Fills widths = coloured.fills().ofWidths();
-        if (strokes == null || widths.filled().isEmpty()) {
-            return ink;
-        }
-        double scale = ink.widthPx() / (double) layer.widthPx();
-        StrokeMap map =
-                scale == 1 ? strokes.mapOf(layer, planes) : strokes.smallMap(ink.widthPx(), ink.heightPx(), planes);
-        double[] radii = new double[strokes.count()];
-        for (int stroke = 0; stroke < radii.length; stroke++) {
-            radii[stroke] = widths.of(stroke) instanceof Fill.Width width
-                    ? InkWidths.radius(width.tenths(), strokes.widthPx() * scale)
-                    : 0;
-        }
-        byte[] density = InkWidths.shown(
-                ink.widthPx(),
-                ink.heightPx(),
-                ink.density(),
-                pixel -> map.strokeAt(pixel % ink.widthPx(), pixel / ink.widthPx()),
-                radii);
-        return new InkPlane(ink.widthPx(), ink.heightPx(), density, ink.threshold());
-    }
-
     /** The layers of a sheet that are shown, front to back, ready to be painted. */
     public record ColouredSheet(Sheet sheet, List<Coloured> layers) {
 
@@ -156,9 +121,6 @@ public class SheetPictures {
             return standing.opacityPercent() == 100 && standing.xPx() == 0 && standing.yPx() == 0;
         }
     }
-
-    /** Cells cut into pieces by shadows, and what they show. */
-    private record Shaded(CellPlane cells, CellColours colours) {}
 
     /** All layers that are shown. */
     public ColouredSheet colour(Sheet sheet, Showing showing) {
@@ -197,20 +159,6 @@ public class SheetPictures {
         return new Moments.Worn(layer, sheets.fills(layer), shadows.of(layer.id()));
     }
 
-    /** @param cells those of the layer, perhaps made small */
-    private Shaded shaded(Coloured coloured, CellPlane cells) {
-        Layer layer = coloured.layer();
-        CellColours colours = coloured.colours().inPixelsOf(layer.widthPx() / (double) cells.widthPx());
-        if (coloured.shadows().all().isEmpty()) {
-            return new Shaded(cells, colours);
-        }
-        double scale = cells.widthPx() / (double) layer.widthPx();
-        CellGraph graph = PlaneCodec.decodeGraph(planes.content(layer.cells()));
-        List<LaidShadow> laid = shadows.laid(layer, coloured.shadows(), coloured.fills(), graph, scale);
-        ShadowedCells cut = ShadowedCells.of(cells, laid, layer.cellCount());
-        return new Shaded(cut.plane(), colours.under(cut.pieces(), coloured.shadowColours()));
-    }
-
     /** Small enough for a strip of sheets. */
     public Picture small(ColouredSheet coloured) {
         if (coloured.isOne()) {
@@ -231,9 +179,10 @@ public class SheetPictures {
     private Picture small(Coloured coloured, SmallPainting painting) {
         Layer layer = coloured.layer();
         CellPlane cells = PlaneCodec.decodeCells(planes.content(layer.smallCells()));
-        Shaded shaded = shaded(coloured, cells);
-        InkPlane ink = shown(coloured, PlaneCodec.decodeInk(planes.content(layer.smallInk())));
-        return painting.paint(new SmallSheet(shaded.cells(), ink), shaded.colours(), smallInk(coloured, cells));
+        LayerDrawings.Shaded shaded = drawings.shaded(coloured, cells);
+        InkPlane ink = drawings.shown(coloured, PlaneCodec.decodeInk(planes.content(layer.smallInk())));
+        return painting.paint(
+                new SmallSheet(shaded.cells(), ink), shaded.colours(), drawings.smallInk(coloured, cells));
     }
 
     private static List<Coloured> backToFront(ColouredSheet sheet) {
@@ -259,8 +208,7 @@ public class SheetPictures {
     }
 
     private Picture flats(Coloured coloured) {
-        return SheetPainter.flats(
-                PlaneCodec.decodeCells(planes.content(coloured.layer().cells())), coloured.colours());
+        return SheetPainter.flats(drawings.cells(coloured.layer()), coloured.colours());
     }
 
     /** Shadows and rims alone at full size, clear elsewhere: laid over the flats of a sheet of one layer it gives what {@link #composed} shows under the ink. */
@@ -270,7 +218,7 @@ public class SheetPictures {
 
     private Picture shadowsAlone(Coloured coloured) {
         Layer layer = coloured.layer();
-        Shaded shaded = shaded(coloured, PlaneCodec.decodeCells(planes.content(layer.cells())));
+        LayerDrawings.Shaded shaded = drawings.shaded(coloured, drawings.cells(layer));
         return SheetPainter.layer(shaded.cells(), shaded.colours().ofPiecesAlone(layer.cellCount()));
     }
 
@@ -317,13 +265,18 @@ public class SheetPictures {
     }
 
     private Picture painted(Coloured coloured, Meeting meeting, Painting painting) {
-        Layer layer = coloured.layer();
-        Shaded shaded = shaded(coloured, PlaneCodec.decodeCells(planes.content(layer.cells())));
-        return painting.paint(
-                shaded.cells(),
-                withAddedInk(layer, shown(coloured, PlaneCodec.decodeInk(planes.content(layer.ink())))),
-                shaded.colours(),
-                ink(coloured, meeting));
+        DrawnLayer drawn = drawings.whole(coloured, meeting);
+        return painting.paint(drawn.cut().plane(), drawn.ink(), drawn.colours(), drawn.inkColours());
+    }
+
+    /** The cells of a layer at full size, bare. */
+    public CellPlane cells(Coloured coloured) {
+        return drawings.cells(coloured.layer());
+    }
+
+    /** A layer of {@link #colour} with all its planes at full size, for those who hand it on in another form. */
+    public DrawnLayer drawn(Coloured coloured, Meeting meeting) {
+        return drawings.whole(coloured, meeting);
     }
 
     private static Picture onClear(ColouredSheet coloured, Function<Coloured, Picture> painting) {
@@ -340,33 +293,5 @@ public class SheetPictures {
                 page.apply(coloured.sheet().widthPx(), coloured.sheet().heightPx());
         backToFront(coloured).forEach(each -> lay(picture, each, painting.apply(each), 1));
         return picture.picture();
-    }
-
-    private InkColours ink(Coloured coloured, Meeting meeting) {
-        Layer layer = coloured.layer();
-        StrokePlanes strokes = layer.strokes();
-        if (strokes == null || coloured.ink().isBlack()) {
-            return InkColours.BLACK;
-        }
-        return coloured.ink().on(strokes.mapOf(layer, planes), meeting, strokes.widthPx());
-    }
-
-    /** There, where a stroke is hardly as wide as a pixel, colours meet as they may. */
-    private InkColours smallInk(Coloured coloured, CellPlane size) {
-        StrokePlanes strokes = coloured.layer().strokes();
-        if (strokes == null || coloured.ink().isBlack()) {
-            return InkColours.BLACK;
-        }
-        return coloured.ink().on(strokes.smallMap(size.widthPx(), size.heightPx(), planes), Meeting.HARD, 1);
-    }
-
-    private InkPlane withAddedInk(Layer layer, InkPlane ink) {
-        Set<Integer> inked = dams.of(layer).inked();
-        if (inked.isEmpty()) {
-            return ink;
-        }
-        Openings openings = dams.openings(layer);
-        return AddedInk.over(
-                ink, inked.stream().sorted().map(openings.openings()::get).toList(), openings.strokePx());
     }
 }

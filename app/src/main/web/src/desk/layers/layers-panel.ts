@@ -1,5 +1,5 @@
 import type { SplitMessage, SplitOff } from "messages";
-import htmx, { type HtmxEvent } from "htmx.org";
+import htmx, { type HtmxContext, type HtmxEvent } from "htmx.org";
 import { all, byId } from "../../shared/dom";
 import { call, callHeaders, onLayer, PAGE, Refusal } from "../../shared/http";
 import type { Gathering } from "../hand/gathering";
@@ -17,6 +17,8 @@ export class LayersPanel implements Drawer {
   readonly move: LayerMove;
   private readonly panel = byId("layers");
   private readonly button = byId("layers-button");
+  /** What to do when an act in the list has come back. */
+  private readonly ends = new WeakMap<HtmxContext, () => void>();
 
   constructor(
     private readonly path: string,
@@ -49,15 +51,15 @@ export class LayersPanel implements Drawer {
       }
     });
     this.move.isOn.listen(() => this.showMove());
-    this.panel.addEventListener("htmx:config:request", ({ detail }: CustomEventInit<HtmxEvent>) => {
-      // What this page does itself it need not be told.
-      detail!.ctx.request.headers["X-Pond-Page"] = PAGE;
-    });
-    this.panel.addEventListener("htmx:before:swap", ({ detail }: CustomEventInit<HtmxEvent>) => {
-      if (detail!.ctx.request.method === "POST") {
-        void this.heardAct();
-      }
-    });
+    this.panel.addEventListener("htmx:before:request", ({ detail }: CustomEventInit<HtmxEvent>) =>
+      this.act(detail!.ctx),
+    );
+    // When the answer is there, or none comes; the list itself is gone when it has been put in its place.
+    ["htmx:after:request", "htmx:error"].forEach((end) =>
+      this.panel.addEventListener(end, ({ detail }: CustomEventInit<HtmxEvent>) =>
+        this.ends.get(detail!.ctx)?.(),
+      ),
+    );
   }
 
   get isOpen(): boolean {
@@ -111,10 +113,17 @@ export class LayersPanel implements Drawer {
       .then(() => this.showMove());
   }
 
-  /** Something was done in the list, which comes back as it is then. */
-  private async heardAct(): Promise<void> {
-    await Promise.all([this.stack.renew(), this.work.renewLine()]);
-    this.showMove();
+  /** Something is done in the list, which comes back as it is then. It takes its turn, so that what is undone next is this. */
+  private act(context: HtmxContext): void {
+    if (context.request.method === "POST") {
+      // What this page does itself it need not be told.
+      context.request.headers["X-Pond-Page"] = PAGE;
+      const done = new Promise<void>((end) => this.ends.set(context, end));
+      void this.work
+        .inTurn(() => done)
+        .then(() => this.stack.renew())
+        .then(() => this.showMove());
+    }
   }
 
   private showMove(): void {

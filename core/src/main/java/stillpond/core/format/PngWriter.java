@@ -9,7 +9,9 @@ import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageTypeSpecifier;
@@ -34,31 +36,66 @@ public final class PngWriter {
 
     /** Leaves the stream open. @param resolution that the file tells; empty: none */
     public static void write(Picture picture, Optional<Resolution> resolution, OutputStream out) throws IOException {
+        write(imageOf(picture), new About(resolution, Map.of()), out);
+    }
+
+    /**
+     * What a file tells of its picture.
+     *
+     * @param resolution empty: none
+     * @param texts by keyword as the standard has them (11.3.3.2), such as Title
+     */
+    public record About(Optional<Resolution> resolution, Map<String, String> texts) {}
+
+    /** The same pixels with a table of their colours if there are no more than 256. Leaves the stream open. */
+    public static void writeSmallest(Picture picture, About about, OutputStream out) throws IOException {
+        Optional<BufferedImage> indexed = FewColours.of(picture);
+        write(indexed.isPresent() ? indexed.get() : imageOf(picture), about, out);
+    }
+
+    static void write(BufferedImage image, About about, OutputStream out) throws IOException {
         ImageWriter writer = ImageIO.getImageWritersByFormatName("png").next();
         try (MemoryCacheImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
-            BufferedImage image = imageOf(picture);
-            IIOMetadata about = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), null);
-            about.mergeTree(NATIVE, chunks(resolution));
+            IIOMetadata metadata = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), null);
+            metadata.mergeTree(NATIVE, chunks(about));
             writer.setOutput(stream);
-            writer.write(new IIOImage(image, null, about));
+            writer.write(new IIOImage(image, null, metadata));
         } finally {
             writer.dispose();
         }
     }
 
-    private static IIOMetadataNode chunks(Optional<Resolution> resolution) {
+    private static IIOMetadataNode chunks(About about) {
         IIOMetadataNode root = new IIOMetadataNode(NATIVE);
         IIOMetadataNode colours = new IIOMetadataNode("sRGB");
         colours.setAttribute("renderingIntent", "Perceptual");
         root.appendChild(colours);
-        resolution.ifPresent(known -> {
+        about.resolution().ifPresent(known -> {
             IIOMetadataNode density = new IIOMetadataNode("pHYs");
             density.setAttribute("pixelsPerUnitXAxis", String.valueOf(known.xPerMetre()));
             density.setAttribute("pixelsPerUnitYAxis", String.valueOf(known.yPerMetre()));
             density.setAttribute("unitSpecifier", "meter");
             root.appendChild(density);
         });
+        if (!about.texts().isEmpty()) {
+            root.appendChild(texts(about.texts()));
+        }
         return root;
+    }
+
+    private static IIOMetadataNode texts(Map<String, String> texts) {
+        IIOMetadataNode all = new IIOMetadataNode("iTXt");
+        new TreeMap<>(texts).forEach((keyword, text) -> {
+            IIOMetadataNode entry = new IIOMetadataNode("iTXtEntry");
+            entry.setAttribute("keyword", keyword);
+            entry.setAttribute("compressionFlag", "FALSE");
+            entry.setAttribute("compressionMethod", "0");
+            entry.setAttribute("languageTag", "");
+            entry.setAttribute("translatedKeyword", "");
+            entry.setAttribute("text", text);
+            all.appendChild(entry);
+        });
+        return all;
     }
 
     /** Wraps the pixels without copying them. */

@@ -33,6 +33,12 @@ public record Resolution(int xPerMetre, int yPerMetre) {
         }
     }
 
+    /** That of a picture whose pixels lie so many times as densely. */
+    public Resolution times(double denser) {
+        return new Resolution(
+                (int) Math.max(1, Math.round(xPerMetre * denser)), (int) Math.max(1, Math.round(yPerMetre * denser)));
+    }
+
     /** Empty where a file does not say, or not in a way that can be understood; a vector drawing has none. */
     public static Optional<Resolution> of(byte[] file) {
         try {

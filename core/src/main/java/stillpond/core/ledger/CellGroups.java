@@ -16,9 +16,7 @@ import java.util.stream.IntStream;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.history.Reversal;
-import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
-import stillpond.core.palette.Swatch;
 import stillpond.core.refusal.Refusal;
 
 /**
@@ -86,11 +84,10 @@ public record CellGroups(List<CellGroup> groups) {
     }
 
     private static String name(Palette palette, UUID id) {
-        Optional<Swatch> swatch = palette.swatch(id);
-        Optional<Card> card = palette.cardOf(id).filter(each -> !each.isLoose() && !each.isNeutral());
-        String part = swatch.map(each -> each.part().isBlank() ? each.name() : each.part())
-                .orElse("A removed swatch");
-        return card.map(each -> part + ", " + each.name()).orElse(part);
+        String part = FillNames.partAlone(id, palette);
+        return FillNames.card(id, palette)
+                .map(each -> part + ", " + each.name())
+                .orElse(part);
     }
 
     /** Another name, or hidden or locked or not, for one group. */

@@ -15,7 +15,7 @@ import stillpond.core.refusal.Refusal;
  */
 public record Swatch(UUID id, String name, String part, String note, Paint paint) {
 
-    private static final int MOST_LETTERS = 120;
+    public static final int MOST_LETTERS = 120;
     private static final int LONGEST_NOTE = 2000;
 
     public Swatch {

@@ -9,6 +9,7 @@ import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import java.util.StringJoiner;
+import java.util.function.IntPredicate;
 import java.util.function.IntUnaryOperator;
 import stillpond.core.colour.Srgb;
 import stillpond.core.fill.Fill;
@@ -101,6 +102,19 @@ public final class CellColours {
         Arrays.fill(pieces, 0, cells, null);
         Arrays.fill(colours, 0, cells, FillColours.CLEAR);
         return new CellColours(pieces, colours, version, pixelPx);
+    }
+
+    /** Of some cells alone; the others are clear. */
+    public CellColours ofCells(IntPredicate cells) {
+        Look[] some = looks.clone();
+        int[] colours = argb.clone();
+        for (int cell = 0; cell < some.length; cell++) {
+            if (!cells.test(cell)) {
+                some[cell] = null;
+                colours[cell] = FillColours.CLEAR;
+            }
+        }
+        return new CellColours(some, colours, version, pixelPx);
     }
 
     /** With patterns that show only the colours of their swatches; gradients keep all of theirs. */

@@ -1,5 +1,6 @@
 package stillpond.core.render;
 
+import java.util.Arrays;
 import stillpond.core.refusal.Refusal;
 
 /**
@@ -40,6 +41,28 @@ public final class Motif {
     /** The finest level; a copy. */
     public int[] shares() {
         return levels[0].clone();
+    }
+
+    /** The number of the colour that has the largest share in each place, 0 the first. */
+    public int[] strongest() {
+        return Arrays.stream(levels[0]).map(Motif::strongest).toArray();
+    }
+
+    /** @param shares of the second, third and fourth colour, as 0xRRGGBB */
+    static int strongest(int shares) {
+        int[] parts = parts(shares);
+        int most = 0;
+        for (int ink = 1; ink < parts.length; ink++) {
+            most = parts[ink] > parts[most] ? ink : most;
+        }
+        return most;
+    }
+
+    /** The share of each colour, the first one having what the others leave. */
+    static int[] parts(int shares) {
+        int[] parts = {0, shares >> 16 & 0xff, shares >> 8 & 0xff, shares & 0xff};
+        parts[0] = Math.max(0, 255 - parts[1] - parts[2] - parts[3]);
+        return parts;
     }
 
     /**

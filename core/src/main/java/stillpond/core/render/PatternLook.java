@@ -51,11 +51,10 @@ final class PatternLook implements Look {
     }
 
     private int blend(int shares) {
-        int[] parts = {0, shares >> 16 & 0xff, shares >> 8 & 0xff, shares & 0xff};
-        parts[0] = Math.max(0, 255 - parts[1] - parts[2] - parts[3]);
         if (isHard) {
-            return colours[most(parts)];
+            return colours[Motif.strongest(shares)];
         }
+        int[] parts = Motif.parts(shares);
         double sum = parts[0] + parts[1] + parts[2] + parts[3];
         double red = 0;
         double green = 0;
@@ -69,13 +68,5 @@ final class PatternLook implements Look {
                 | (int) Math.round(red) << 16
                 | (int) Math.round(green) << 8
                 | (int) Math.round(blue);
-    }
-
-    private static int most(int[] parts) {
-        int most = 0;
-        for (int ink = 1; ink < parts.length; ink++) {
-            most = parts[ink] > parts[most] ? ink : most;
-        }
-        return most;
     }
 }

@@ -27,6 +27,22 @@ public final class SheetPainter {
         return paint(cells, (i, colour) -> colour, colours);
     }
 
+    /** The ink alone, on clear paper. */
+    public static Picture ink(InkPlane ink, InkColours inkColours) {
+        int width = ink.widthPx();
+        byte[] density = ink.density();
+        int[] argb = new int[density.length];
+        IntStream.range(0, ink.heightPx()).parallel().forEach(y -> {
+            for (int x = 0, i = y * width; x < width; x++, i++) {
+                if (density[i] != 0) {
+                    int coverage = inkColours.coverage(x, y, density[i] & 0xff);
+                    argb[i] = inkColours.argbAt(x, y) & 0xffffff | coverage << 24;
+                }
+            }
+        });
+        return new Picture(width, ink.heightPx(), argb);
+    }
+
     /** The sheet as it looks: ink over flats over white paper, blended in gamma-encoded sRGB as the ink was drawn. */
     public static Picture composed(CellPlane cells, InkPlane ink, CellColours colours, InkColours inkColours) {
         requireSameSize(cells, ink);

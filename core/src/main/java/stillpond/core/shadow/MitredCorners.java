@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import stillpond.core.cell.Box;
 import stillpond.core.gap.Point;
+import stillpond.core.shape.Length;
 
 /** What an outline of some width has at sharp corners beyond a round one: the miter join of SVG 2, 13.5.5. */
 final class MitredCorners {

@@ -6,6 +6,8 @@ import java.util.function.UnaryOperator;
 import stillpond.core.cell.Box;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
+import stillpond.core.shape.Cubic;
+import stillpond.core.shape.Length;
 
 /**
  * A closed curve through knots. Between smooth ones it is a Catmull-Rom curve with centripetal parameters, which has neither loops nor cusps (C. Yuksel, S. Schaefer, J. Keyser,

@@ -27,9 +27,14 @@ public final class ShadowColours {
         return all;
     }
 
+    /** The colour of the swatch that a shadow wears; empty: none. */
+    public Optional<Srgb> worn(int shadow) {
+        return Optional.ofNullable(worn.get(shadow));
+    }
+
     /** As {@link Blending#over}. */
     public int over(int backdrop, int shadow, int level) {
-        return Blending.over(backdrop, shadows.get(shadow), Optional.ofNullable(worn.get(shadow)), level);
+        return Blending.over(backdrop, shadows.get(shadow), worn(shadow), level);
     }
 
     /** The same for two layers of like shadows only if they look the same. */

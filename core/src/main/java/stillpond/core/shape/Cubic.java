@@ -1,17 +1,46 @@
-package stillpond.core.shadow;
+package stillpond.core.shape;
 
 /** A cubic Bézier curve. */
-record Cubic(double x0, double y0, double x1, double y1, double x2, double y2, double x3, double y3) {
+public record Cubic(double x0, double y0, double x1, double y1, double x2, double y2, double x3, double y3) {
 
     /** The curve in two parts. */
-    record Halves(Cubic first, Cubic second) {}
+    public record Halves(Cubic first, Cubic second) {}
 
-    double x(double share) {
+    public double x(double share) {
         return at(x0, x1, x2, x3, share);
     }
 
-    double y(double share) {
+    public double y(double share) {
         return at(y0, y1, y2, y3, share);
+    }
+
+    /** A straight line as a curve, with its handles at thirds. */
+    static Cubic straight(double fromX, double fromY, double toX, double toY) {
+        return new Cubic(
+                fromX,
+                fromY,
+                mix(fromX, toX, 1 / 3.0),
+                mix(fromY, toY, 1 / 3.0),
+                mix(fromX, toX, 2 / 3.0),
+                mix(fromY, toY, 2 / 3.0),
+                toX,
+                toY);
+    }
+
+    /** From its end to its start. */
+    Cubic reversed() {
+        return new Cubic(x3, y3, x2, y2, x1, y1, x0, y0);
+    }
+
+    /** Whether its handles lie on the straight line between its ends, but for a tolerance. */
+    public boolean isStraight(double tolerance) {
+        double length = Length.of(x3 - x0, y3 - y0);
+        return length > 0 && aside(x1, y1) <= tolerance * length && aside(x2, y2) <= tolerance * length;
+    }
+
+    /** How far a point is from the line through its ends, times their distance. */
+    private double aside(double x, double y) {
+        return Math.abs((x3 - x0) * (y - y0) - (y3 - y0) * (x - x0));
     }
 
     private static double at(double a, double b, double c, double d, double t) {
@@ -20,7 +49,7 @@ record Cubic(double x0, double y0, double x1, double y1, double x2, double y2, d
     }
 
     /** Cut in two (de Casteljau). */
-    Halves at(double t) {
+    public Halves at(double t) {
         double ax = mix(x0, x1, t);
         double ay = mix(y0, y1, t);
         double bx = mix(x1, x2, t);
@@ -41,7 +70,7 @@ record Cubic(double x0, double y0, double x1, double y1, double x2, double y2, d
     }
 
     /** Into how many straight pieces of equal parameters it must be cut to be off by less than a tolerance (G. Wang, 1984: from its second differences). */
-    int steps(double tolerancePx, int most) {
+    public int steps(double tolerancePx, int most) {
         double first = Length.of(x0 - 2 * x1 + x2, y0 - 2 * y1 + y2);
         double second = Length.of(x1 - 2 * x2 + x3, y1 - 2 * y2 + y3);
         double steps = Math.ceil(Math.sqrt(0.75 * Math.max(first, second) / tolerancePx));

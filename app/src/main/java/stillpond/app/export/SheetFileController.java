@@ -1,0 +1,132 @@
+package stillpond.app.export;
+
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetPictures;
+import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.Showing;
+import stillpond.core.format.MaskFiles;
+import stillpond.core.handon.Arrangement;
+import stillpond.core.handon.Framing;
+import stillpond.core.ink.Picture;
+import stillpond.core.refusal.Refusal;
+
+/** One sheet as a file to hand on. */
+@RestController
+@RequestMapping("/projects/{project}/sheets/{sheet}/export")
+class SheetFileController {
+
+    private static final MediaType SVG = MediaType.valueOf("image/svg+xml");
+    private static final MediaType OPEN_RASTER = MediaType.valueOf("image/openraster");
+    private static final MediaType ZIP = MediaType.valueOf("application/zip");
+
+    private final Sheets sheets;
+    private final SheetPictures pictures;
+    private final SheetFiles files;
+    private final AskedLight lights;
+
+    SheetFileController(Sheets sheets, SheetPictures pictures, SheetFiles files, AskedLight lights) {
+        this.sheets = sheets;
+        this.pictures = pictures;
+        this.files = files;
+        this.lights = lights;
+    }
+
+    /**
+     * How a picture is asked for.
+     *
+     * @param light {@code own}, or {@code plain} for as drawn
+     * @param trim see {@link Framing.Trim}
+     * @param margin in pixels, around what is laid
+     * @param times by what whole factor it is enlarged
+     * @param side its longer side in pixels, in place of {@code times}
+     */
+    record Asked(String light, Framing.Trim trim, Integer margin, Integer times, Integer side) {
+
+        String lightOrOwn() {
+            return light == null || light.isEmpty() ? "own" : light;
+        }
+
+        Framing framing() {
+            Framing.Size size =
+                    side != null ? new Framing.Size.LongSide(side) : new Framing.Size.Times(times == null ? 1 : times);
+            return new Framing(trim == null ? Framing.Trim.NOTHING : trim, margin == null ? 0 : margin, size);
+        }
+    }
+
+    private interface Painting {
+        Picture paint(Sheet sheet, Showing showing);
+    }
+
+    @GetMapping("/flats.png")
+    ResponseEntity<StreamingResponseBody> flats(@PathVariable UUID project, @PathVariable UUID sheet, Asked asked) {
+        return png(sheets.get(project, sheet), " - flats", asked, pictures::flats);
+    }
+
+    @GetMapping("/composed.png")
+    ResponseEntity<StreamingResponseBody> composed(@PathVariable UUID project, @PathVariable UUID sheet, Asked asked) {
+        if (asked.trim() == Framing.Trim.LAID) {
+            throw new Refusal(
+                    "A whole sheet lies on paper, so there is nothing clear to trim. Trim its flats, or trim to the page frame.");
+        }
+        return png(sheets.get(project, sheet), "", asked, pictures::composed);
+    }
+
+    /** To lay over the flats. */
+    @GetMapping("/shadows.png")
+    ResponseEntity<StreamingResponseBody> shadows(@PathVariable UUID project, @PathVariable UUID sheet, Asked asked) {
+        return png(sheets.get(project, sheet), " - shadows", asked, pictures::shadows);
+    }
+
+    private ResponseEntity<StreamingResponseBody> png(Sheet sheet, String what, Asked asked, Painting painting) {
+        String light = asked.lightOrOwn();
+        Framing framing = asked.framing();
+        Showing showing = AskedLight.showing(light);
+        return Spooled.download(
+                lights.title(sheet, light) + what,
+                ".png",
+                MediaType.IMAGE_PNG,
+                out -> files.png(sheet, painting.paint(sheet, showing), framing, lights.name(sheet, light), out));
+    }
+
+    @GetMapping("/shapes.svg")
+    ResponseEntity<StreamingResponseBody> shapes(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam(defaultValue = "own") String light,
+            @RequestParam(defaultValue = "COLOUR") Arrangement by) {
+        Sheet present = sheets.get(project, sheet);
+        Showing showing = AskedLight.showing(light);
+        return Spooled.download(lights.title(present, light), ".svg", SVG, out -> files.svg(present, showing, by, out));
+    }
+
+    @GetMapping("/layers.ora")
+    ResponseEntity<StreamingResponseBody> layers(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam(defaultValue = "own") String light,
+            @RequestParam(defaultValue = "PART") Arrangement by) {
+        Sheet present = sheets.get(project, sheet);
+        Showing showing = AskedLight.showing(light);
+        return Spooled.download(
+                lights.title(present, light), ".ora", OPEN_RASTER, out -> files.openRaster(present, showing, by, out));
+    }
+
+    @GetMapping("/masks.zip")
+    ResponseEntity<StreamingResponseBody> masks(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam(defaultValue = "COLOUR") Arrangement by,
+            @RequestParam(defaultValue = "ONE_BIT") MaskFiles.Depth depth) {
+        Sheet present = sheets.get(project, sheet);
+        return Spooled.download(present.title() + " - masks", ".zip", ZIP, out -> files.masks(present, by, depth, out));
+    }
+}
