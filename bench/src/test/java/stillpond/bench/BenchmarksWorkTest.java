@@ -47,4 +47,14 @@ class BenchmarksWorkTest {
         openCv.makePage();
         assertThat(openCv.pageToLabels()).isGreaterThan(100);
     }
+
+    @Test
+    void everyFormIsWrittenAndShapesAreTheFlatsButAlongBorders() throws IOException {
+        ExportBench export = ExportBench.small();
+        assertThat(export.figures()).hasSize(6).allMatch(figure -> figure.bytes() > 10_000);
+        ExportBench.Deviation deviation = export.deviation();
+        assertThat(deviation.nodes()).isGreaterThan(500);
+        assertThat(deviation.off()).as("smoothing moves borders").isPositive().isLessThan(deviation.pixels() / 50);
+        assertThat(deviation.farOff()).isZero();
+    }
 }

@@ -36,6 +36,7 @@ class PackageDirectionTest {
             "check",
             "render",
             "handon",
+            "plate",
             "format");
 
     @ArchTest

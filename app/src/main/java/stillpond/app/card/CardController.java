@@ -3,6 +3,7 @@ package stillpond.app.card;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -26,6 +27,9 @@ import stillpond.app.project.Right;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.handon.FileNames;
+import stillpond.core.handon.OutputCsv;
+import stillpond.core.handon.Printed;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
@@ -40,7 +44,7 @@ class CardController {
     private final Sheets sheets;
     private final Exchange exchange;
     private final ModelSheets modelSheets;
-    private final Press press;
+    private final PrintConditions printConditions;
     private final Proposals proposals;
 
     CardController(
@@ -50,7 +54,7 @@ class CardController {
             Sheets sheets,
             Exchange exchange,
             ModelSheets modelSheets,
-            Press press,
+            PrintConditions printConditions,
             Proposals proposals) {
         this.projects = projects;
         this.palettes = palettes;
@@ -58,7 +62,7 @@ class CardController {
         this.sheets = sheets;
         this.exchange = exchange;
         this.modelSheets = modelSheets;
-        this.press = press;
+        this.printConditions = printConditions;
         this.proposals = proposals;
     }
 
@@ -89,7 +93,7 @@ class CardController {
             @PathVariable UUID project, @AuthenticationPrincipal SignedIn person, @RequestParam MultipartFile file)
             throws IOException {
         projects.require(project, person.id(), Right.CHOOSE_PRINT_CONDITION);
-        press.choose(project, FileTitle.of(String.valueOf(file.getOriginalFilename())), file.getBytes());
+        printConditions.choose(project, FileTitle.of(String.valueOf(file.getOriginalFilename())), file.getBytes());
         return "redirect:/projects/" + project + "/cards";
     }
 
@@ -98,7 +102,7 @@ class CardController {
     String cards(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, Model model) {
         model.addAttribute("project", projects.get(project));
         model.addAttribute("cards", CardView.of(palettes.of(project)));
-        model.addAttribute("press", press.titleOf(project));
+        model.addAttribute("printCondition", printConditions.titleOf(project));
         model.addAttribute("mayChoosePress", projects.may(project, person.id(), Right.CHOOSE_PRINT_CONDITION));
         model.addAttribute("proposals", proposals.open(project));
         return "card/cards";
@@ -130,13 +134,30 @@ class CardController {
         Palette palette = palettes.of(project);
         Card present = palette.card(card).orElseThrow();
         ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(present.name() + "." + form.ending(), StandardCharsets.UTF_8)
+                .filename(FileNames.safe(present.name()) + "." + form.ending(), StandardCharsets.UTF_8)
                 .build();
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.noStore())
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
                 .contentType(form.type())
                 .body(form.write(List.of(present), palette));
+    }
+
+    /** A card for one way of putting it out. */
+    @GetMapping("/projects/{project}/cards/{card}/output/{output}")
+    ResponseEntity<byte[]> output(@PathVariable UUID project, @PathVariable UUID card, @PathVariable OutputCsv output) {
+        Palette palette = palettes.of(project);
+        Card present = palette.card(card).orElseThrow();
+        ContentDisposition attachment = ContentDisposition.attachment()
+                .filename(
+                        FileNames.safe(present.name() + " - " + output.name().toLowerCase(Locale.ROOT)) + ".csv",
+                        StandardCharsets.UTF_8)
+                .build();
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noStore())
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
+                .contentType(CardForm.CSV.type())
+                .body(output.write(Printed.of(present, palette, printConditions.of(project))));
     }
 
     /** What a file would bring; nothing is changed. */

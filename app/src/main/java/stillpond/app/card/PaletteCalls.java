@@ -44,7 +44,7 @@ class PaletteCalls {
     private final Projects projects;
     private final Proposals proposals;
     private final UsedColours used;
-    private final Press press;
+    private final PrintConditions printConditions;
     private final ReferencePictures pictures;
 
     PaletteCalls(
@@ -54,7 +54,7 @@ class PaletteCalls {
             Projects projects,
             Proposals proposals,
             UsedColours used,
-            Press press,
+            PrintConditions printConditions,
             ReferencePictures pictures) {
         this.palettes = palettes;
         this.edits = edits;
@@ -62,7 +62,7 @@ class PaletteCalls {
         this.projects = projects;
         this.proposals = proposals;
         this.used = used;
-        this.press = press;
+        this.printConditions = printConditions;
         this.pictures = pictures;
     }
 
@@ -124,7 +124,8 @@ class PaletteCalls {
             @RequestParam double yellow,
             @RequestParam double black) {
         Cmyk shares = new Cmyk(cyan, magenta, yellow, black);
-        return new Printed(press.of(project)
+        return new Printed(printConditions
+                .of(project)
                 .map(condition -> condition.shown(shares).hex())
                 .orElse(null));
     }
@@ -156,7 +157,7 @@ class PaletteCalls {
     @GetMapping("/about")
     About about(@PathVariable UUID project, @RequestParam String colour) {
         Srgb srgb = Srgb.ofHex(colour);
-        Optional<PrintCondition> condition = press.of(project);
+        Optional<PrintCondition> condition = printConditions.of(project);
         return new About(
                 ColourNames.suggest(srgb),
                 condition.map(each -> each.printable(srgb).hex()).orElse(null),

@@ -12,7 +12,7 @@ import stillpond.core.refusal.Refusal;
 @Component
 class AskedLight {
 
-    private static final String OWN = "own";
+    static final String OWN = "own";
     private static final String PLAIN = "plain";
 
     private final Stagings stagings;

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.SignedIn;
 import stillpond.app.card.CardForm;
+import stillpond.app.card.PrintConditions;
 import stillpond.app.export.WornPalettes.Scope;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.PageFrames;
@@ -26,6 +27,7 @@ import stillpond.app.sheet.Sheets;
 import stillpond.core.colour.Srgb;
 import stillpond.core.handon.Arrangement;
 import stillpond.core.handon.FileNames;
+import stillpond.core.handon.Printed;
 import stillpond.core.handon.WornPalette;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
@@ -36,6 +38,9 @@ import stillpond.core.palette.Swatch;
 @RequestMapping("/projects/{project}/sheets/{sheet}/hand-on")
 class HandOnController {
 
+    /** Of ink at one place, in percent, that the page begins with. */
+    private static final int USUAL_LIMIT = 300;
+
     private final Sheets sheets;
     private final Projects projects;
     private final SheetShapes shapes;
@@ -43,6 +48,7 @@ class HandOnController {
     private final SheetColours colours;
     private final PageFrames frames;
     private final AskedLight lights;
+    private final PrintConditions conditions;
 
     HandOnController(
             Sheets sheets,
@@ -51,7 +57,8 @@ class HandOnController {
             WornPalettes palettes,
             SheetColours colours,
             PageFrames frames,
-            AskedLight lights) {
+            AskedLight lights,
+            PrintConditions conditions) {
         this.sheets = sheets;
         this.projects = projects;
         this.shapes = shapes;
@@ -59,10 +66,14 @@ class HandOnController {
         this.colours = colours;
         this.frames = frames;
         this.lights = lights;
+        this.conditions = conditions;
     }
 
     /** A colour that is worn. @param share in percent, in words; empty for what only ink and shadows wear */
     record Stone(String name, String colour, String share) {}
+
+    /** A swatch that takes more ink than most presses do. */
+    record Heavy(String name, long percent) {}
 
     @GetMapping
     String page(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
@@ -71,6 +82,7 @@ class HandOnController {
         model.addAttribute("scene", projects.scene(project, present.scene()));
         model.addAttribute("hasFrame", frames.of(sheet).isPresent());
         model.addAttribute("light", lights.name(present, "own").orElse(null));
+        model.addAttribute("heavy", heavy(present));
         palette(present, Scope.SHEET, model);
         outline(present, Arrangement.COLOUR, model);
         return "export/hand-on";
@@ -114,6 +126,15 @@ class HandOnController {
             @AuthenticationPrincipal SignedIn person) {
         UUID card = palettes.makeCard(sheets.get(project, sheet), of, person.id());
         return "redirect:/projects/" + project + "/cards/" + card;
+    }
+
+    private List<Heavy> heavy(Sheet sheet) {
+        Palette shown = colours.dressed(sheet);
+        return Printed.of(palettes.of(sheet, Scope.SHEET), shown, shown::colourOf, conditions.of(sheet.project()))
+                .stream()
+                .filter(each -> each.spot().isEmpty() && each.inkPercent() > USUAL_LIMIT)
+                .map(each -> new Heavy(each.name(), each.inkPercent()))
+                .toList();
     }
 
     private void outline(Sheet sheet, Arrangement by, Model model) {

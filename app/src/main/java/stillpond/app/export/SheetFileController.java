@@ -14,9 +14,11 @@ import stillpond.app.sheet.SheetPictures;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
 import stillpond.core.format.MaskFiles;
+import stillpond.core.format.PlateFiles;
 import stillpond.core.handon.Arrangement;
 import stillpond.core.handon.Framing;
 import stillpond.core.ink.Picture;
+import stillpond.core.plate.Inking;
 import stillpond.core.refusal.Refusal;
 
 /** One sheet as a file to hand on. */
@@ -32,12 +34,22 @@ class SheetFileController {
     private final SheetPictures pictures;
     private final SheetFiles files;
     private final AskedLight lights;
+    private final Proofs proofs;
+    private final SheetPlates plates;
 
-    SheetFileController(Sheets sheets, SheetPictures pictures, SheetFiles files, AskedLight lights) {
+    SheetFileController(
+            Sheets sheets,
+            SheetPictures pictures,
+            SheetFiles files,
+            AskedLight lights,
+            Proofs proofs,
+            SheetPlates plates) {
         this.sheets = sheets;
         this.pictures = pictures;
         this.files = files;
         this.lights = lights;
+        this.proofs = proofs;
+        this.plates = plates;
     }
 
     /**
@@ -97,6 +109,16 @@ class SheetFileController {
                 out -> files.png(sheet, painting.paint(sheet, showing), framing, lights.name(sheet, light), out));
     }
 
+    @GetMapping("/proof.pdf")
+    ResponseEntity<StreamingResponseBody> proof(@PathVariable UUID project, @PathVariable UUID sheet) {
+        Sheet present = sheets.get(project, sheet);
+        return Spooled.download(
+                present.title() + " - proof",
+                ".pdf",
+                MediaType.APPLICATION_PDF,
+                out -> ProofPdf.write(proofs.ofSheet(present), out));
+    }
+
     @GetMapping("/shapes.svg")
     ResponseEntity<StreamingResponseBody> shapes(
             @PathVariable UUID project,
@@ -118,6 +140,31 @@ class SheetFileController {
         Showing showing = AskedLight.showing(light);
         return Spooled.download(
                 lights.title(present, light), ".ora", OPEN_RASTER, out -> files.openRaster(present, showing, by, out));
+    }
+
+    /**
+     * Plates for a press.
+     *
+     * @param black whether black ink overprints
+     * @param limit of ink at one place, in percent
+     */
+    @GetMapping("/plates.zip")
+    ResponseEntity<StreamingResponseBody> plates(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam(defaultValue = "own") String light,
+            @RequestParam(defaultValue = "TIFF") PlateFiles.Form film,
+            @RequestParam(defaultValue = "true") boolean black,
+            @RequestParam(defaultValue = "0") int trap,
+            @RequestParam(defaultValue = "300") int limit) {
+        Sheet present = sheets.get(project, sheet);
+        Showing showing = AskedLight.showing(light);
+        Inking inking = new Inking(black, trap, limit);
+        return Spooled.download(
+                lights.title(present, light) + " - plates",
+                ".zip",
+                ZIP,
+                out -> plates.write(present, showing, inking, film, out));
     }
 
     @GetMapping("/masks.zip")

@@ -222,6 +222,25 @@ public class SheetPictures {
         return SheetPainter.layer(shaded.cells(), shaded.colours().ofPiecesAlone(layer.cellCount()));
     }
 
+    /** A page in two: what lies under the ink, and the ink that is not hidden by what lies in front of it; both on clear paper. */
+    public record Parted(Picture underInk, Picture ink) {}
+
+    /** See {@link Parted}: together as {@link #composed} but for the paper. */
+    public Parted parted(Sheet sheet, Showing showing) {
+        ColouredSheet coloured = colour(sheet, showing);
+        LayeredPicture under = LayeredPicture.onClear(sheet.widthPx(), sheet.heightPx());
+        LayeredPicture ink = LayeredPicture.onClear(sheet.widthPx(), sheet.heightPx());
+        backToFront(coloured).forEach(each -> {
+            DrawnLayer drawn = drawings.whole(each, sheet.lineMeeting());
+            Picture flats = SheetPainter.layer(drawn.cut().plane(), drawn.colours());
+            Standing standing = each.layer().standing();
+            ink.erase(flats, standing.opacityPercent(), standing.xPx(), standing.yPx());
+            lay(under, each, flats, 1);
+            lay(ink, each, SheetPainter.ink(drawn.ink(), drawn.inkColours()), 1);
+        });
+        return new Parted(under.picture(), ink.picture());
+    }
+
     /** The sheet at full size, ink over shadows over flats over paper; each layer over those behind it. */
     public Picture composed(Sheet sheet, Showing showing) {
         ColouredSheet coloured = colour(sheet, showing);

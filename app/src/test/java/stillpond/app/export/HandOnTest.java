@@ -17,6 +17,10 @@ import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import stillpond.app.history.ShadowText;
 import stillpond.app.palette.Palettes;
@@ -28,9 +32,12 @@ import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 import stillpond.core.colour.BlendMode;
+import stillpond.core.colour.Srgb;
 import stillpond.core.format.PlaneCodec;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Paint;
+import stillpond.core.palette.PaletteEdit;
+import stillpond.core.palette.Swatch;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A sheet in every form that it goes out in. Three boxes stand side by side; the first wears the coat, the second the scarf. */
@@ -139,6 +146,61 @@ class HandOnTest {
     }
 
     @Test
+    void aProofSaysWhatIsWornWithItsInksAndAScenesHasAPageForEachSheet() throws IOException {
+        Sheet second = work.bring(Drawings.threeBoxesLower());
+        try (PDDocument proof = Loader.loadPDF(visitor.download(work.address(sheet) + "/export/proof.pdf"))) {
+            assertThat(proof.getNumberOfPages()).isEqualTo(1);
+            assertThat(proof.getPage(0).getMediaBox().getWidth()).isCloseTo(595, Offset.offset(1f));
+            String text = new PDFTextStripper().getText(proof);
+            assertThat(text).contains(sheet.title(), "Coat", "#2f6f5e", "Print condition", "C ", " K ");
+        }
+        String scene = "/projects/" + work.project() + "/scenes/" + work.scene();
+        try (PDDocument proof = Loader.loadPDF(visitor.download(scene + "/export/proof.pdf"))) {
+            assertThat(proof.getNumberOfPages())
+                    .as("two sheets and their palette")
+                    .isEqualTo(3);
+            assertThat(new PDFTextStripper().getText(proof)).contains(second.title());
+        }
+    }
+
+    @Test
+    void platesHaveTheLineArtOnBlackAndASpotInkOnItsOwn() throws IOException {
+        Swatch spot =
+                new Swatch(work.scarf().id(), "Scarf", "", "", new Paint.Spot("Signal red", Srgb.ofHex("#d2603f")));
+        pond.bean(Palettes.class).change(work.project(), work.account(), List.of(new PaletteEdit.Change(spot)));
+        Map<String, byte[]> films =
+                unzipped(visitor.download(work.address(sheet) + "/export/plates.zip?film=PNG&trap=0&black=false"));
+        String title = sheet.title() + " - ";
+        assertThat(films).containsKeys(title + "Black.png", title + "Signal red.png", "index.json");
+        BufferedImage black = ImageIO.read(new ByteArrayInputStream(films.get(title + "Black.png")));
+        BufferedImage red = ImageIO.read(new ByteArrayInputStream(films.get(title + "Signal red.png")));
+        int margin = (black.getWidth() - 3000) / 2;
+        assertThat(black.getRaster().getSample(margin + 200, margin + 1000, 0))
+                .as("a line")
+                .isZero();
+        assertThat(red.getRaster().getSample(margin + 1500, margin + 1000, 0)).isZero();
+        assertThat(red.getRaster().getSample(margin + 500, margin + 1000, 0)).isEqualTo(255);
+        assertThat(black.getRaster().getSample(margin + 1500, margin + 1000, 0)).isEqualTo(255);
+    }
+
+    @Test
+    void aCardGoesOutForScreenAndPrintAndForSpotInksIfItHasAny() {
+        String card = "/projects/" + work.project() + "/cards/"
+                + pond.bean(Palettes.class)
+                        .of(work.project())
+                        .cardOf(work.coat().id())
+                        .orElseThrow()
+                        .id();
+        assertThat(new String(visitor.download(card + "/output/SCREEN"), StandardCharsets.UTF_8))
+                .contains("\"#2f6f5e\",47,111,94");
+        assertThat(new String(visitor.download(card + "/output/PRINT"), StandardCharsets.UTF_8))
+                .contains("name,hex,cyan,magenta,yellow,black");
+        HttpResponse<String> none = visitor.get(card + "/output/SPOTS");
+        assertThat(none.statusCode()).isEqualTo(400);
+        assertThat(none.body()).contains("ink of its own");
+    }
+
+    @Test
     void whatCannotGoOutIsRefusedInWords() {
         Sheet empty = work.bring(Drawings.threeBoxesLower());
         assertThat(refusal(empty, "flats.png?trim=LAID")).contains("Nothing is laid");
@@ -146,6 +208,7 @@ class HandOnTest {
         assertThat(refusal(sheet, "flats.png?times=99")).contains("whole factors");
         assertThat(refusal(sheet, "flats.png?light=dawn")).contains("as drawn");
         assertThat(refusal(sheet, "flats.png?times=16")).contains("megapixels");
+        assertThat(refusal(sheet, "plates.zip?trap=99")).contains("trap");
         assertThat(visitor.get(work.address(sheet) + "/export/shapes.svg?by=NONSENSE")
                         .statusCode())
                 .isEqualTo(400);

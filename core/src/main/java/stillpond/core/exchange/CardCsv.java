@@ -63,8 +63,8 @@ public final class CardCsv {
         };
     }
 
-    /** A leading apostrophe makes a spreadsheet take a field for text. */
-    private static String safe(String field) {
+    /** A field that no spreadsheet takes for a formula: a leading apostrophe makes it take it for text. */
+    public static String safe(String field) {
         return !field.isEmpty() && FORMULA_STARTS.indexOf(field.charAt(0)) >= 0 ? "'" + field : field;
     }
 

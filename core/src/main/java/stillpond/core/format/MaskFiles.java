@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import java.util.zip.ZipOutputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import stillpond.core.cell.CellPlane;
+import stillpond.core.exchange.CardCsv;
 import stillpond.core.handon.Face;
 import stillpond.core.handon.Faces;
 import stillpond.core.handon.FileNames;
@@ -125,7 +127,7 @@ public final class MaskFiles {
         try (CSVPrinter printer = new CSVPrinter(
                 out, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
             for (String[] row : index) {
-                printer.printRecord((Object[]) row);
+                printer.printRecord(Arrays.stream(row).map(CardCsv::safe));
             }
         }
         return out.toString().getBytes(StandardCharsets.UTF_8);

@@ -8,6 +8,7 @@ import stillpond.core.ink.Picture;
 public final class LayeredPicture {
 
     private static final int WHITE = 0xffffffff;
+    private static final int OPAQUE = 255;
 
     private final int widthPx;
     private final int heightPx;
@@ -45,6 +46,22 @@ public final class LayeredPicture {
                     int there = (y - yPx) * layer.widthPx() - xPx;
                     for (int x = from, i = y * widthPx + from; x < to; x++, i++) {
                         argb[i] = Over.of(Over.faint(layer.argb()[there + x], opacityPercent), argb[i]);
+                    }
+                });
+    }
+
+    /** Takes away what lies under a layer, as far as that is opaque (destination-out of Porter and Duff). The parameters are those of {@link #lay}. */
+    public void erase(Picture layer, int opacityPercent, int xPx, int yPx) {
+        int from = Math.max(0, xPx);
+        int to = Math.min(widthPx, xPx + layer.widthPx());
+        IntStream.range(Math.max(0, yPx), Math.max(0, Math.min(heightPx, yPx + layer.heightPx())))
+                .parallel()
+                .forEach(y -> {
+                    int there = (y - yPx) * layer.widthPx() - xPx;
+                    for (int x = from, i = y * widthPx + from; x < to; x++, i++) {
+                        int over = Over.faint(layer.argb()[there + x], opacityPercent) >>> 24;
+                        int alpha = ((argb[i] >>> 24) * (OPAQUE - over) + OPAQUE / 2) / OPAQUE;
+                        argb[i] = alpha << 24 | argb[i] & 0xffffff;
                     }
                 });
     }

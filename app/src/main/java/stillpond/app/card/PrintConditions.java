@@ -19,9 +19,9 @@ import stillpond.core.refusal.Refusal;
 /** The print condition that the colours of a project are judged by: an ICC profile brought in for it, or else that of this machine. */
 @Component
 @Transactional
-class Press {
+public class PrintConditions {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Press.class);
+    private static final Logger LOG = LoggerFactory.getLogger(PrintConditions.class);
     private static final String OF_THIS_MACHINE = "as this machine has it";
 
     private final PrintConditionRepository conditions;
@@ -29,7 +29,7 @@ class Press {
     private final Optional<PrintCondition> otherwise;
     private final Map<String, PrintCondition> read = new ConcurrentHashMap<>();
 
-    Press(PrintConditionRepository conditions, Planes planes, PondSettings settings) {
+    PrintConditions(PrintConditionRepository conditions, Planes planes, PondSettings settings) {
         this.conditions = conditions;
         this.planes = planes;
         this.otherwise = read(settings.print().profile());

@@ -1,0 +1,138 @@
+package stillpond.app.export;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Visitor;
+import stillpond.app.support.Work;
+
+/** Sheets that are handed on together, in the background. */
+class HandOnTogetherTest {
+
+    private final TestPond pond = TestPond.shared();
+    private final Work work = Work.begin(pond);
+    private final Visitor visitor = Visitor.signedIn(pond, work.person());
+    private final HandingOn handingOn = pond.bean(HandingOn.class);
+    private final String address = "/projects/" + work.project() + "/hand-on";
+
+    @Test
+    void aProjectGoesOutInSeveralFormsUnderNamesThatSayWhatIsWhere() throws IOException {
+        Sheet first = work.bring(Drawings.threeBoxes());
+        Sheet second = work.bring(Drawings.threeBoxesLower());
+        work.lay(first, work.coat().id(), 500, 1000);
+        assertThat(begin("scene", "", "form", "FLATS", "form", "SHAPES", "form", "LAYERS")
+                        .statusCode())
+                .isIn(200, 302);
+        HandingOn.Progress done = finished();
+        assertThat(done.written()).as(done.failures().toString()).isEqualTo(6);
+
+        Map<String, byte[]> files = unzipped(visitor.download(address + "/jobs/" + done.id() + "/files.zip"));
+        assertThat(files).hasSize(6);
+        String flats = files.keySet().stream()
+                .filter(name -> name.endsWith("01 " + first.title() + " - flats.png"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(ImageIO.read(new ByteArrayInputStream(files.get(flats))).getRGB(500, 1000))
+                .isEqualTo(0xff2f6f5e);
+        assertThat(files.keySet()).anyMatch(name -> name.endsWith("02 " + second.title() + ".svg"));
+        assertThat(visitor.get(address).body()).contains("6 of 6 files", "files.zip");
+    }
+
+    @Test
+    void onlyWhatHasChangedSinceGoesOutAgain() {
+        Sheet first = work.bring(Drawings.threeBoxes());
+        work.bring(Drawings.threeBoxesLower());
+        begin("form", "FLATS");
+        assertThat(finished().written()).isEqualTo(2);
+        HttpResponse<String> nothing = begin("form", "FLATS", "changed", "true");
+        assertThat(nothing.statusCode()).isEqualTo(400);
+        assertThat(nothing.body()).contains("No sheet has changed");
+        work.lay(first, work.coat().id(), 500, 1000);
+        begin("form", "FLATS", "changed", "true");
+        assertThat(finished().written()).isEqualTo(1);
+    }
+
+    @Test
+    void whatCannotBeWrittenIsListedAndTheRestIsThere() throws IOException {
+        Sheet sheet = work.bring(Drawings.threeBoxes());
+        UUID job = handingOn.begin(
+                work.project(),
+                work.account(),
+                new HandingOn.Order(Optional.empty(), false, List.of(FileForm.FLATS, FileForm.SHEET)));
+        HandingOn.Task first = handingOn.next(job).orElseThrow();
+        handingOn.failed(first, "the disk was away");
+        pond.bean(BackgroundWork.class).begin(job);
+        HandingOn.Progress done = finished();
+        assertThat(done.written()).isEqualTo(1);
+        assertThat(done.failures()).hasSize(1).allMatch(each -> each.contains("the disk was away"));
+        Map<String, byte[]> files = unzipped(visitor.download(address + "/jobs/" + job + "/files.zip"));
+        assertThat(files).hasSize(2).containsKey("not written.txt");
+        assertThat(new String(files.get("not written.txt"), StandardCharsets.UTF_8))
+                .contains(sheet.title(), "the disk was away");
+    }
+
+    @Test
+    void aJobThatIsStoppedWritesNoMore() {
+        work.bring(Drawings.threeBoxes());
+        UUID job = handingOn.begin(
+                work.project(),
+                work.account(),
+                new HandingOn.Order(Optional.of(work.scene()), false, List.of(FileForm.FLATS)));
+        visitor.submit(address + "/jobs/" + job + "/cancel");
+        assertThat(handingOn.next(job)).isEmpty();
+        pond.bean(BackgroundWork.class).begin(job);
+        HandingOn.Progress stopped = handingOn.of(work.project()).get(0);
+        assertThat(stopped.isCancelled()).isTrue();
+        assertThat(visitor.get(address + "/jobs/" + job + "/files.zip").statusCode())
+                .isEqualTo(400);
+    }
+
+    @Test
+    void nothingIsBegunWithoutAFormOrASheet() {
+        assertThat(begin("form", "FLATS").body()).contains("no sheet here yet");
+        work.bring(Drawings.threeBoxes());
+        assertThat(begin("scene", "").body()).contains("Choose at least one form");
+        assertThat(begin("form", "FLATS", "scene", UUID.randomUUID().toString()).statusCode())
+                .isEqualTo(404);
+        assertThat(visitor.get(address + "/jobs/" + UUID.randomUUID() + "/files.zip")
+                        .statusCode())
+                .isEqualTo(404);
+    }
+
+    private HttpResponse<String> begin(String... fields) {
+        return visitor.submit(address, fields);
+    }
+
+    private HandingOn.Progress finished() {
+        await().atMost(Duration.ofMinutes(2))
+                .until(() -> handingOn.of(work.project()).get(0).isOver());
+        return handingOn.of(work.project()).get(0);
+    }
+
+    private static Map<String, byte[]> unzipped(byte[] file) throws IOException {
+        Map<String, byte[]> entries = new LinkedHashMap<>();
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                entries.put(entry.getName(), zip.readAllBytes());
+            }
+        }
+        return entries;
+    }
+}
