@@ -26,11 +26,11 @@ final class ProofPdf {
     private static final float HEIGHT = PDRectangle.A4.getHeight();
     private static final float INNER = WIDTH - 2 * MARGIN;
     private static final float MOST_PICTURE = 400;
-    private static final float ROW = 30;
+    private static final float ROW = 36;
     private static final float STONE = 22;
     private static final int COLUMNS = 2;
     private static final float HATCH_STEP = 4;
-    private static final int LONGEST_NAME = 34;
+    private static final int LONGEST_NAME = 42;
 
     private final PDDocument document;
     private final Proof proof;
@@ -131,20 +131,26 @@ final class ProofPdf {
             hatch(content, x, y);
         }
         String card = swatch.card().map(name -> ", " + name).orElse("");
-        String share = swatch.share() == 0 ? "" : String.format(", %.0f %%", 100 * swatch.share());
-        write(content, bold, 9, next, y + 13, swatch.name() + card + share, LONGEST_NAME + 8);
-        write(content, plain, 8, next, y + 3, values(swatch), 60);
+        write(content, bold, 9, next, y + 15, swatch.name() + card + share(swatch), LONGEST_NAME);
+        write(content, plain, 8, next, y + 5, values(swatch), LONGEST_NAME);
+        if (!swatch.isPrintable()) {
+            String becomes = swatch.paper().map(Srgb::hex).orElse("otherwise");
+            write(content, plain, 8, next, y - 5, "cannot be printed: comes out " + becomes, LONGEST_NAME);
+        }
+    }
+
+    private static String share(Printed swatch) {
+        if (swatch.share() == 0) {
+            return "";
+        }
+        return swatch.share() < 0.01 ? ", under 1 %" : String.format(", %.0f %%", 100 * swatch.share());
     }
 
     private static String values(Printed swatch) {
-        String screen = swatch.screen().hex() + "  "
+        return swatch.screen().hex() + "  "
                 + swatch.spot()
                         .map(ink -> "spot ink " + ink)
                         .orElseGet(() -> swatch.inks().map(ProofPdf::percent).orElse(""));
-        return swatch.isPrintable()
-                ? screen
-                : screen + "  cannot be printed, comes out "
-                        + swatch.paper().map(Srgb::hex).orElse("otherwise");
     }
 
     private static String percent(Cmyk inks) {
