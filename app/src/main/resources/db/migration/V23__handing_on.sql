@@ -36,8 +36,8 @@ create table handed_file (
     sheet_id uuid not null references sheet on delete cascade,
     form text not null,
     name text not null,
-    -- Of the sheet, when it was written.
-    revision bigint not null,
+    -- How the sheet looked when it was written, as a hash.
+    looked text not null,
     state text not null check (state in ('WAITING', 'WRITTEN', 'FAILED')),
     said text not null,
     primary key (job_id, position)

@@ -1,13 +1,9 @@
 package stillpond.app.card;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -19,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.account.SignedIn;
+import stillpond.app.page.Downloads;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
@@ -27,7 +24,6 @@ import stillpond.app.project.Right;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.handon.FileNames;
 import stillpond.core.handon.OutputCsv;
 import stillpond.core.handon.Printed;
 import stillpond.core.palette.Card;
@@ -133,14 +129,7 @@ class CardController {
     ResponseEntity<byte[]> export(@PathVariable UUID project, @PathVariable UUID card, @PathVariable CardForm form) {
         Palette palette = palettes.of(project);
         Card present = palette.card(card).orElseThrow();
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(FileNames.safe(present.name()) + "." + form.ending(), StandardCharsets.UTF_8)
-                .build();
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noStore())
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
-                .contentType(form.type())
-                .body(form.write(List.of(present), palette));
+        return Downloads.file(present.name(), form.ending(), form.type()).body(form.write(List.of(present), palette));
     }
 
     /** A card for one way of putting it out. */
@@ -148,15 +137,10 @@ class CardController {
     ResponseEntity<byte[]> output(@PathVariable UUID project, @PathVariable UUID card, @PathVariable OutputCsv output) {
         Palette palette = palettes.of(project);
         Card present = palette.card(card).orElseThrow();
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(
-                        FileNames.safe(present.name() + " - " + output.name().toLowerCase(Locale.ROOT)) + ".csv",
-                        StandardCharsets.UTF_8)
-                .build();
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noStore())
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
-                .contentType(CardForm.CSV.type())
+        return Downloads.file(
+                        present.name() + " - " + output.name().toLowerCase(Locale.ROOT),
+                        CardForm.CSV.ending(),
+                        CardForm.CSV.type())
                 .body(output.write(Printed.of(present, palette, printConditions.of(project))));
     }
 

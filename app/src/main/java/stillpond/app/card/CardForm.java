@@ -11,11 +11,11 @@ import stillpond.core.palette.Palette;
 
 /** The kinds of file that a card goes out in. */
 public enum CardForm {
-    TOKENS("json", MediaType.APPLICATION_JSON),
-    CSS("css", MediaType.valueOf("text/css")),
-    CSV("csv", MediaType.valueOf("text/csv")),
-    SVG("svg", MediaType.valueOf("image/svg+xml")),
-    PDF("pdf", MediaType.APPLICATION_PDF);
+    TOKENS(".json", MediaType.APPLICATION_JSON),
+    CSS(".css", MediaType.valueOf("text/css")),
+    CSV(".csv", MediaType.valueOf("text/csv")),
+    SVG(".svg", MediaType.valueOf("image/svg+xml")),
+    PDF(".pdf", MediaType.APPLICATION_PDF);
 
     private final String ending;
     private final MediaType type;
@@ -35,7 +35,7 @@ public enum CardForm {
         };
     }
 
-    /** Of its files, with the dot left out. */
+    /** Of its files, with the dot. */
     public String ending() {
         return ending;
     }

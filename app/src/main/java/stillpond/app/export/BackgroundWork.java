@@ -1,6 +1,7 @@
 package stillpond.app.export;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import jakarta.annotation.PreDestroy;
@@ -11,6 +12,7 @@ import java.time.Instant;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.CancellationException;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -27,13 +29,15 @@ class BackgroundWork {
 
     private static final Logger LOG = LoggerFactory.getLogger(BackgroundWork.class);
     private static final String UNFORESEEN = "something went wrong here; it is noted in the log";
+    private static final Duration RETRY = Duration.ofSeconds(5);
     private static final int MOST_BYTES = 400 << 20;
 
     private final HandingOn handingOn;
     private final Sheets sheets;
     private final SheetForms forms;
-    private final OneTimeTask<Void> task =
-            Tasks.oneTime("hand on", Void.class).execute((instance, context) -> run(UUID.fromString(instance.getId())));
+    private final OneTimeTask<Void> task = Tasks.oneTime("hand on", Void.class)
+            .onFailure(new FailureHandler.OnFailureRetryLater<>(RETRY))
+            .execute((instance, context) -> run(UUID.fromString(instance.getId())));
     private final Scheduler scheduler;
     private volatile boolean isStopping;
 
@@ -68,9 +72,10 @@ class BackgroundWork {
     }
 
     private void run(UUID job) {
-        for (Optional<HandingOn.Task> next = handingOn.next(job);
-                next.isPresent() && !isStopping;
-                next = handingOn.next(job)) {
+        for (Optional<HandingOn.Task> next = handingOn.next(job); next.isPresent(); next = handingOn.next(job)) {
+            if (isStopping) {
+                throw new CancellationException("This node stops; another goes on");
+            }
             write(next.get());
         }
     }
@@ -80,11 +85,13 @@ class BackgroundWork {
             Sheet sheet = sheets.get(file.project(), file.sheet());
             Bounded out = new Bounded();
             forms.write(sheet, file.form(), out);
-            handingOn.written(file, sheet.revision(), out.toByteArray());
+            handingOn.written(file, sheet, out.toByteArray());
         } catch (Refusal refusal) {
             handingOn.failed(file, refusal.getMessage());
         } catch (NoSuchElementException gone) {
             handingOn.failed(file, "the sheet is not there any more");
+        } catch (OutOfMemoryError large) {
+            handingOn.failed(file, "it needs more memory than there is here; hand it on by itself, or make it smaller");
         } catch (IOException | RuntimeException fault) {
             LOG.error("{} of sheet {} could not be handed on", file.form(), file.sheet(), fault);
             handingOn.failed(file, UNFORESEEN);

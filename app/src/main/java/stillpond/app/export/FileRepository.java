@@ -16,10 +16,9 @@ interface FileRepository extends Repository<StoredFile, StoredFile.Key> {
 
     Optional<StoredFile> findFirstByKeyJobIdAndStateOrderByKeyPosition(UUID job, StoredFile.State state);
 
-    /** Sheets of a project that are as they were when a file of them was written last. */
+    /** What was written last of a sheet. */
     @NativeQuery("""
-            select s.id from sheet s
-            where s.project_id = :project
-                  and s.revision = (select max(f.revision) from handed_file f where f.sheet_id = s.id and f.state = 'WRITTEN')""")
-    List<UUID> findUnchanged(UUID project);
+            select f.* from handed_file f join handed_job j on j.id = f.job_id
+            where f.sheet_id = :sheet and f.state = 'WRITTEN' order by j.made_at desc limit 1""")
+    Optional<StoredFile> findLatestOf(UUID sheet);
 }

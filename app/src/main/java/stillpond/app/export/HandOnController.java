@@ -1,11 +1,7 @@
 package stillpond.app.export;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -19,6 +15,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.card.CardForm;
 import stillpond.app.card.PrintConditions;
 import stillpond.app.export.WornPalettes.Scope;
+import stillpond.app.page.Downloads;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.PageFrames;
 import stillpond.app.sheet.Sheet;
@@ -26,20 +23,17 @@ import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.colour.Srgb;
 import stillpond.core.handon.Arrangement;
-import stillpond.core.handon.FileNames;
 import stillpond.core.handon.Printed;
 import stillpond.core.handon.WornPalette;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
+import stillpond.core.plate.Inking;
 
 /** The page on which a sheet is handed on. */
 @Controller
 @RequestMapping("/projects/{project}/sheets/{sheet}/hand-on")
 class HandOnController {
-
-    /** Of ink at one place, in percent, that the page begins with. */
-    private static final int USUAL_LIMIT = 300;
 
     private final Sheets sheets;
     private final Projects projects;
@@ -82,6 +76,7 @@ class HandOnController {
         model.addAttribute("scene", projects.scene(project, present.scene()));
         model.addAttribute("hasFrame", frames.of(sheet).isPresent());
         model.addAttribute("light", lights.name(present, "own").orElse(null));
+        model.addAttribute("inking", Inking.USUAL);
         model.addAttribute("heavy", heavy(present));
         palette(present, Scope.SHEET, model);
         outline(present, Arrangement.COLOUR, model);
@@ -108,13 +103,7 @@ class HandOnController {
             @PathVariable CardForm form,
             @RequestParam(defaultValue = "SHEET") Scope of) {
         Card card = palettes.settled(sheets.get(project, sheet), of);
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(FileNames.safe(card.name()) + "." + form.ending(), StandardCharsets.UTF_8)
-                .build();
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noStore())
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
-                .contentType(form.type())
+        return Downloads.file(card.name(), form.ending(), form.type())
                 .body(form.write(List.of(card), new Palette(List.of(card))));
     }
 
@@ -132,7 +121,7 @@ class HandOnController {
         Palette shown = colours.dressed(sheet);
         return Printed.of(palettes.of(sheet, Scope.SHEET), shown, shown::colourOf, conditions.of(sheet.project()))
                 .stream()
-                .filter(each -> each.spot().isEmpty() && each.inkPercent() > USUAL_LIMIT)
+                .filter(each -> each.spot().isEmpty() && each.inkPercent() > Inking.USUAL.limitPercent())
                 .map(each -> new Heavy(each.name(), each.inkPercent()))
                 .toList();
     }

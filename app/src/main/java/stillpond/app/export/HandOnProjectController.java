@@ -9,9 +9,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -24,8 +21,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import stillpond.app.account.SignedIn;
+import stillpond.app.page.Downloads;
 import stillpond.app.project.Projects;
-import stillpond.core.handon.FileNames;
 import stillpond.core.refusal.Refusal;
 
 /** The page on which many sheets are handed on at once. */
@@ -85,13 +82,7 @@ class HandOnProjectController {
         if (files.stream().noneMatch(file -> file.state() == StoredFile.State.WRITTEN)) {
             throw new Refusal("Nothing of this has been written, so there is nothing to take.");
         }
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(FileNames.safe(projects.get(project).title()) + ".zip", StandardCharsets.UTF_8)
-                .build();
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noStore())
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
-                .contentType(MediaType.valueOf("application/zip"))
+        return Downloads.file(projects.get(project).title(), ".zip", MediaType.valueOf("application/zip"))
                 .body(out -> zip(files, out));
     }
 

@@ -3,17 +3,20 @@ package stillpond.app.export;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.account.Accounts;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetPictures;
 import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.Showing;
 import stillpond.core.handon.FileNames;
 import stillpond.core.refusal.Refusal;
 
@@ -31,14 +34,25 @@ class HandingOn {
     private final ContentRepository contents;
     private final Sheets sheets;
     private final Projects projects;
+    private final SheetPictures pictures;
+    private final Accounts accounts;
     private final Clock clock = Clock.systemUTC();
 
-    HandingOn(JobRepository jobs, FileRepository files, ContentRepository contents, Sheets sheets, Projects projects) {
+    HandingOn(
+            JobRepository jobs,
+            FileRepository files,
+            ContentRepository contents,
+            Sheets sheets,
+            Projects projects,
+            SheetPictures pictures,
+            Accounts accounts) {
         this.jobs = jobs;
         this.files = files;
         this.contents = contents;
         this.sheets = sheets;
         this.projects = projects;
+        this.pictures = pictures;
+        this.accounts = accounts;
     }
 
     /**
@@ -60,9 +74,8 @@ class HandingOn {
         List<Scene> scenes = order.scene()
                 .map(scene -> List.of(projects.scene(project, scene)))
                 .orElseGet(() -> projects.scenes(project));
-        Set<UUID> unchanged = order.onlyChanged() ? new HashSet<>(files.findUnchanged(project)) : Set.of();
         StoredJob job = new StoredJob(project, author, clock.instant(), words(order, scenes));
-        List<StoredFile> all = filesOf(job, scenes, unchanged, order.forms());
+        List<StoredFile> all = filesOf(job, scenes, order);
         if (all.isEmpty()) {
             throw new Refusal(
                     order.onlyChanged()
@@ -79,7 +92,7 @@ class HandingOn {
         return job.id();
     }
 
-    private List<StoredFile> filesOf(StoredJob job, List<Scene> scenes, Set<UUID> unchanged, List<FileForm> forms) {
+    private List<StoredFile> filesOf(StoredJob job, List<Scene> scenes, Order order) {
         FileNames names = new FileNames();
         List<Sheet> present = sheets.inProject(job.projectId());
         List<StoredFile> all = new ArrayList<>();
@@ -90,17 +103,28 @@ class HandingOn {
                     continue;
                 }
                 number++;
-                if (unchanged.contains(sheet.id())) {
+                if (order.onlyChanged() && !hasChanged(sheet)) {
                     continue;
                 }
                 String place = String.format("%s - %02d %s", scene.title(), number, sheet.title());
-                for (FileForm form : forms) {
+                for (FileForm form : order.forms()) {
                     String name = names.unique(FileNames.safe(place) + form.suffix(), form.ending());
                     all.add(new StoredFile(new StoredFile.Key(job.id(), all.size()), sheet.id(), form, name));
                 }
             }
         }
         return all;
+    }
+
+    /** Since it went out last: it looks otherwise, be it by its fills, a swatch or a light. */
+    private boolean hasChanged(Sheet sheet) {
+        return files.findLatestOf(sheet.id())
+                .map(file -> !file.looked().equals(look(sheet)))
+                .orElse(true);
+    }
+
+    private String look(Sheet sheet) {
+        return pictures.colour(sheet, Showing.OWN).smallVersion();
     }
 
     private static String words(Order order, List<Scene> scenes) {
@@ -136,10 +160,10 @@ class HandingOn {
         });
     }
 
-    void written(Task task, long revision, byte[] content) {
+    void written(Task task, Sheet sheet, byte[] content) {
         files.findById(new StoredFile.Key(task.job(), task.position())).ifPresent(file -> {
             contents.save(new StoredContent(file.key(), content));
-            file.written(revision);
+            file.written(look(sheet));
         });
     }
 
@@ -155,7 +179,7 @@ class HandingOn {
     record Progress(
             UUID id,
             String words,
-            UUID author,
+            String author,
             Instant madeAt,
             long written,
             long all,
@@ -165,17 +189,18 @@ class HandingOn {
 
     @Transactional(readOnly = true)
     public List<Progress> of(UUID project) {
-        return jobs.findByProjectIdOrderByMadeAtDesc(project).stream()
-                .map(this::progress)
-                .toList();
+        List<StoredJob> all = jobs.findByProjectIdOrderByMadeAtDesc(project);
+        Map<UUID, String> names =
+                accounts.names(all.stream().map(StoredJob::authorId).collect(Collectors.toSet()));
+        return all.stream().map(job -> progress(job, names)).toList();
     }
 
-    private Progress progress(StoredJob job) {
+    private Progress progress(StoredJob job, Map<UUID, String> names) {
         List<StoredFile> all = files.findByKeyJobIdOrderByKeyPosition(job.id());
         return new Progress(
                 job.id(),
                 job.words(),
-                job.authorId(),
+                names.getOrDefault(job.authorId(), "somebody"),
                 job.madeAt(),
                 all.stream()
                         .filter(file -> file.state() == StoredFile.State.WRITTEN)

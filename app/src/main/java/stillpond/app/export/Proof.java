@@ -1,6 +1,7 @@
 package stillpond.app.export;
 
 import java.util.List;
+import java.util.function.Supplier;
 import stillpond.core.handon.Printed;
 import stillpond.core.ink.Picture;
 
@@ -15,6 +16,11 @@ import stillpond.core.ink.Picture;
 record Proof(
         String project, String scene, String date, String printCondition, List<Page> pages, List<Printed> palette) {
 
-    /** One sheet. @param light empty if it has none @param picture small enough to be printed, what cannot be printed hatched */
-    record Page(String title, String light, Picture picture, List<Printed> palette) {}
+    /**
+     * One sheet.
+     *
+     * @param light empty if it has none
+     * @param picture small enough to be printed, what cannot be printed hatched; made when it is asked for, so that a scene needs no more memory than a sheet
+     */
+    record Page(String title, String light, Supplier<Picture> picture, List<Printed> palette) {}
 }

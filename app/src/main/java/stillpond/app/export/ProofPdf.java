@@ -61,7 +61,7 @@ final class ProofPdf {
         List<Printed> left;
         try (PDPageContentStream content = page()) {
             float top = heading(content, page.title(), page.light());
-            Picture picture = page.picture();
+            Picture picture = page.picture().get();
             float scale = Math.min(INNER / picture.widthPx(), MOST_PICTURE / picture.heightPx());
             float height = scale * picture.heightPx();
             content.drawImage(

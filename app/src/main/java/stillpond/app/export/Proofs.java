@@ -106,7 +106,8 @@ class Proofs {
     private Proof.Page page(Sheet sheet, Palette palette, Optional<PrintCondition> condition) {
         SwatchColours shown = colours.of(sheet, Showing.OWN);
         List<Printed> printed = Printed.of(worn.of(sheet, Scope.SHEET), palette, shown, condition);
-        return new Proof.Page(sheet.title(), lights.name(sheet, "own").orElse(""), picture(sheet, printed), printed);
+        return new Proof.Page(
+                sheet.title(), lights.name(sheet, "own").orElse(""), () -> picture(sheet, printed), printed);
     }
 
     /** With what cannot be printed hatched. */

@@ -1,5 +1,7 @@
 package stillpond.app.export;
 
+import java.io.IOException;
+import java.io.OutputStream;
 import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -101,12 +103,26 @@ class SheetFileController {
     private ResponseEntity<StreamingResponseBody> png(Sheet sheet, String what, Asked asked, Painting painting) {
         String light = asked.lightOrOwn();
         Framing framing = asked.framing();
-        Showing showing = AskedLight.showing(light);
-        return Spooled.download(
-                lights.title(sheet, light) + what,
+        return lit(
+                sheet,
+                light,
+                what,
                 ".png",
                 MediaType.IMAGE_PNG,
-                out -> files.png(sheet, painting.paint(sheet, showing), framing, lights.name(sheet, light), out));
+                (present, showing, out) -> files.png(
+                        present, painting.paint(present, showing), framing, lights.name(present, light), out));
+    }
+
+    private interface Writing {
+        void write(Sheet sheet, Showing showing, OutputStream out) throws IOException;
+    }
+
+    /** @param what behind the title and the light, in the name of the file */
+    private ResponseEntity<StreamingResponseBody> lit(
+            Sheet sheet, String light, String what, String ending, MediaType type, Writing writing) {
+        Showing showing = AskedLight.showing(light);
+        return Spooled.download(
+                lights.title(sheet, light) + what, ending, type, out -> writing.write(sheet, showing, out));
     }
 
     @GetMapping("/proof.pdf")
@@ -125,9 +141,13 @@ class SheetFileController {
             @PathVariable UUID sheet,
             @RequestParam(defaultValue = "own") String light,
             @RequestParam(defaultValue = "COLOUR") Arrangement by) {
-        Sheet present = sheets.get(project, sheet);
-        Showing showing = AskedLight.showing(light);
-        return Spooled.download(lights.title(present, light), ".svg", SVG, out -> files.svg(present, showing, by, out));
+        return lit(
+                sheets.get(project, sheet),
+                light,
+                "",
+                ".svg",
+                SVG,
+                (present, showing, out) -> files.svg(present, showing, by, out));
     }
 
     @GetMapping("/layers.ora")
@@ -136,10 +156,13 @@ class SheetFileController {
             @PathVariable UUID sheet,
             @RequestParam(defaultValue = "own") String light,
             @RequestParam(defaultValue = "PART") Arrangement by) {
-        Sheet present = sheets.get(project, sheet);
-        Showing showing = AskedLight.showing(light);
-        return Spooled.download(
-                lights.title(present, light), ".ora", OPEN_RASTER, out -> files.openRaster(present, showing, by, out));
+        return lit(
+                sheets.get(project, sheet),
+                light,
+                "",
+                ".ora",
+                OPEN_RASTER,
+                (present, showing, out) -> files.openRaster(present, showing, by, out));
     }
 
     /**
@@ -157,14 +180,14 @@ class SheetFileController {
             @RequestParam(defaultValue = "true") boolean black,
             @RequestParam(defaultValue = "0") int trap,
             @RequestParam(defaultValue = "300") int limit) {
-        Sheet present = sheets.get(project, sheet);
-        Showing showing = AskedLight.showing(light);
         Inking inking = new Inking(black, trap, limit);
-        return Spooled.download(
-                lights.title(present, light) + " - plates",
+        return lit(
+                sheets.get(project, sheet),
+                light,
+                " - plates",
                 ".zip",
                 ZIP,
-                out -> plates.write(present, showing, inking, film, out));
+                (present, showing, out) -> plates.write(present, showing, inking, film, out));
     }
 
     @GetMapping("/masks.zip")

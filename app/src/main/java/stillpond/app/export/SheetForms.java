@@ -17,8 +17,6 @@ import stillpond.core.plate.Inking;
 @Service
 class SheetForms {
 
-    private static final Inking INKING = new Inking(true, 2, 300);
-
     private final SheetFiles files;
     private final SheetPictures pictures;
     private final SheetPlates plates;
@@ -41,7 +39,7 @@ class SheetForms {
             case SHAPES -> files.svg(sheet, Showing.OWN, Arrangement.PART, out);
             case LAYERS -> files.openRaster(sheet, Showing.OWN, Arrangement.PART, out);
             case MASKS -> files.masks(sheet, Arrangement.PART, MaskFiles.Depth.ONE_BIT, out);
-            case PLATES -> plates.write(sheet, Showing.OWN, INKING, PlateFiles.Form.TIFF, out);
+            case PLATES -> plates.write(sheet, Showing.OWN, Inking.USUAL, PlateFiles.Form.TIFF, out);
             case PROOF -> ProofPdf.write(proofs.ofSheet(sheet), out);
         }
     }

@@ -4,17 +4,13 @@ import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
-import stillpond.core.handon.FileNames;
+import stillpond.app.page.Downloads;
 import stillpond.core.refusal.Refusal;
 
 /** A file that is written as a whole before the first byte of it is sent, so that what cannot be written is refused in words and no half file is ever kept. */
@@ -31,13 +27,7 @@ final class Spooled {
     /** @param name of the file without its ending, which may have any letters */
     static ResponseEntity<StreamingResponseBody> download(String name, String ending, MediaType type, Writing writing) {
         Written written = write(writing);
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(FileNames.safe(name) + ending, StandardCharsets.UTF_8)
-                .build();
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noStore())
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
-                .contentType(type)
+        return Downloads.file(name, ending, type)
                 .contentLength(written.length())
                 .body(written::send);
     }

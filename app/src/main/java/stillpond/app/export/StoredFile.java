@@ -32,7 +32,9 @@ class StoredFile {
     private FileForm form;
 
     private String name;
-    private long revision;
+
+    /** The version of what the sheet showed; empty before it is written. */
+    private String looked;
 
     @Enumerated(EnumType.STRING)
     private State state;
@@ -48,6 +50,7 @@ class StoredFile {
         this.form = form;
         this.name = name;
         this.state = State.WAITING;
+        this.looked = "";
         this.said = "";
     }
 
@@ -71,12 +74,16 @@ class StoredFile {
         return state;
     }
 
+    String looked() {
+        return looked;
+    }
+
     String said() {
         return said;
     }
 
-    void written(long sheetRevision) {
-        revision = sheetRevision;
+    void written(String look) {
+        looked = look;
         state = State.WRITTEN;
     }
 

@@ -11,11 +11,8 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -29,6 +26,7 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.OpenRaster;
 import stillpond.app.support.TestPond;
+import stillpond.app.support.Unzipped;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 import stillpond.core.colour.BlendMode;
@@ -126,7 +124,7 @@ class HandOnTest {
 
     @Test
     void masksAreOneForEachColour() throws IOException {
-        Map<String, byte[]> entries = unzipped(visitor.download(work.address(sheet) + "/export/masks.zip"));
+        Map<String, byte[]> entries = Unzipped.of(visitor.download(work.address(sheet) + "/export/masks.zip"));
         assertThat(entries).hasSize(4).containsKeys("index.csv", "index.json");
         String index = new String(entries.get("index.csv"), StandardCharsets.UTF_8);
         assertThat(index).contains("#2f6f5e", "#d2603f");
@@ -169,7 +167,7 @@ class HandOnTest {
                 new Swatch(work.scarf().id(), "Scarf", "", "", new Paint.Spot("Signal red", Srgb.ofHex("#d2603f")));
         pond.bean(Palettes.class).change(work.project(), work.account(), List.of(new PaletteEdit.Change(spot)));
         Map<String, byte[]> films =
-                unzipped(visitor.download(work.address(sheet) + "/export/plates.zip?film=PNG&trap=0&black=false"));
+                Unzipped.of(visitor.download(work.address(sheet) + "/export/plates.zip?film=PNG&trap=0&black=false"));
         String title = sheet.title() + " - ";
         assertThat(films).containsKeys(title + "Black.png", title + "Signal red.png", "index.json");
         BufferedImage black = ImageIO.read(new ByteArrayInputStream(films.get(title + "Black.png")));
@@ -257,15 +255,5 @@ class HandOnTest {
             most = Math.max(most, Math.abs((first >> shift & 0xff) - (second >> shift & 0xff)));
         }
         return most;
-    }
-
-    private static Map<String, byte[]> unzipped(byte[] file) throws IOException {
-        Map<String, byte[]> entries = new LinkedHashMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                entries.put(entry.getName(), zip.readAllBytes());
-            }
-        }
-        return entries;
     }
 }

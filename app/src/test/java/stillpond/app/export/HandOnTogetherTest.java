@@ -8,20 +8,23 @@ import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
+import stillpond.app.support.Unzipped;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
+import stillpond.core.colour.Srgb;
+import stillpond.core.palette.Paint;
+import stillpond.core.palette.PaletteEdit;
+import stillpond.core.palette.Swatch;
 
 /** Sheets that are handed on together, in the background. */
 class HandOnTogetherTest {
@@ -43,7 +46,7 @@ class HandOnTogetherTest {
         HandingOn.Progress done = finished();
         assertThat(done.written()).as(done.failures().toString()).isEqualTo(6);
 
-        Map<String, byte[]> files = unzipped(visitor.download(address + "/jobs/" + done.id() + "/files.zip"));
+        Map<String, byte[]> files = Unzipped.of(visitor.download(address + "/jobs/" + done.id() + "/files.zip"));
         assertThat(files).hasSize(6);
         String flats = files.keySet().stream()
                 .filter(name -> name.endsWith("01 " + first.title() + " - flats.png"))
@@ -67,6 +70,11 @@ class HandOnTogetherTest {
         work.lay(first, work.coat().id(), 500, 1000);
         begin("form", "FLATS", "changed", "true");
         assertThat(finished().written()).isEqualTo(1);
+
+        Swatch other = new Swatch(work.coat().id(), "Coat", "", "", new Paint.Process(Srgb.ofHex("#204060")));
+        pond.bean(Palettes.class).change(work.project(), work.account(), List.of(new PaletteEdit.Change(other)));
+        begin("form", "FLATS", "changed", "true");
+        assertThat(finished().written()).as("a swatch was edited").isEqualTo(1);
     }
 
     @Test
@@ -82,7 +90,7 @@ class HandOnTogetherTest {
         HandingOn.Progress done = finished();
         assertThat(done.written()).isEqualTo(1);
         assertThat(done.failures()).hasSize(1).allMatch(each -> each.contains("the disk was away"));
-        Map<String, byte[]> files = unzipped(visitor.download(address + "/jobs/" + job + "/files.zip"));
+        Map<String, byte[]> files = Unzipped.of(visitor.download(address + "/jobs/" + job + "/files.zip"));
         assertThat(files).hasSize(2).containsKey("not written.txt");
         assertThat(new String(files.get("not written.txt"), StandardCharsets.UTF_8))
                 .contains(sheet.title(), "the disk was away");
@@ -124,15 +132,5 @@ class HandOnTogetherTest {
         await().atMost(Duration.ofMinutes(2))
                 .until(() -> handingOn.of(work.project()).get(0).isOver());
         return handingOn.of(work.project()).get(0);
-    }
-
-    private static Map<String, byte[]> unzipped(byte[] file) throws IOException {
-        Map<String, byte[]> entries = new LinkedHashMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                entries.put(entry.getName(), zip.readAllBytes());
-            }
-        }
-        return entries;
     }
 }

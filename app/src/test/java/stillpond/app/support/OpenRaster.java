@@ -7,8 +7,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.w3c.dom.Element;
@@ -24,11 +22,7 @@ public final class OpenRaster {
     private final int height;
 
     private OpenRaster(byte[] file) throws Exception {
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                entries.put(entry.getName(), zip.readAllBytes());
-            }
-        }
+        entries.putAll(Unzipped.of(file));
         root = DocumentBuilderFactory.newInstance()
                 .newDocumentBuilder()
                 .parse(new ByteArrayInputStream(entries.get("stack.xml")))

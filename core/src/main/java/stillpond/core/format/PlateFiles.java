@@ -52,6 +52,10 @@ public final class PlateFiles {
     private static final double MARK_METRES = 0.008;
 
     private static final int LEAST_MARGIN_PX = 60;
+    /** 8 mm of 2000 to an inch: what a file tells of its resolution may be anything. */
+    private static final int MOST_MARGIN_PX = 630;
+
+    private static final long MOST_RATIONAL = 0xffffffffL;
     private static final int WHITE = 0xff;
     private static final int PER_INCH = 2;
 
@@ -59,7 +63,8 @@ public final class PlateFiles {
 
     /** How wide the border with the marks is. @param resolution of the page */
     public static int marginPx(Resolution resolution) {
-        return Math.max(LEAST_MARGIN_PX, (int) Math.round(resolution.xPerMetre() * MARK_METRES));
+        double wanted = resolution.xPerMetre() * MARK_METRES;
+        return (int) Math.round(Math.max(LEAST_MARGIN_PX, Math.min(MOST_MARGIN_PX, wanted)));
     }
 
     /** Leaves the stream open. A plate on which nothing is printed is left out. */
@@ -141,7 +146,7 @@ public final class PlateFiles {
 
     private static TIFFField perInch(int tag, int perMetre) {
         return new TIFFField(BaselineTIFFTagSet.getInstance().getTag(tag), TIFFTag.TIFF_RATIONAL, 1, new long[][] {
-            {Math.round(perMetre * 2.54), 100}
+            {Math.min(MOST_RATIONAL, Math.round(perMetre * 2.54)), 100}
         });
     }
 

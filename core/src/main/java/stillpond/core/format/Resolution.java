@@ -35,8 +35,11 @@ public record Resolution(int xPerMetre, int yPerMetre) {
 
     /** That of a picture whose pixels lie so many times as densely. */
     public Resolution times(double denser) {
-        return new Resolution(
-                (int) Math.max(1, Math.round(xPerMetre * denser)), (int) Math.max(1, Math.round(yPerMetre * denser)));
+        return new Resolution(times(xPerMetre, denser), times(yPerMetre, denser));
+    }
+
+    private static int times(int perMetre, double denser) {
+        return (int) Math.max(1, Math.min(Integer.MAX_VALUE, Math.round(perMetre * denser)));
     }
 
     /** Empty where a file does not say, or not in a way that can be understood; a vector drawing has none. */

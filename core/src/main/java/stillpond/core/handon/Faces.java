@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import stillpond.core.cell.CellPlane;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.ledger.CellGroup;
@@ -151,14 +150,5 @@ public final class Faces {
             }
         }
         return numbers;
-    }
-
-    /** How many pixels each face has, by its number. */
-    public long[] areasPx(CellPlane cells) {
-        long[] areas = new long[all.size() + 1];
-        for (int cell : cells.numbers()) {
-            areas[ofCell[cell]]++;
-        }
-        return areas;
     }
 }

@@ -15,6 +15,9 @@ public record Inking(boolean blackOverprints, int trapPx, int limitPercent) {
     public static final int LEAST_LIMIT = 100;
     public static final int MOST_LIMIT = 400;
 
+    /** What most presses take. */
+    public static final Inking USUAL = new Inking(true, 2, 300);
+
     public Inking {
         if (trapPx < 0 || trapPx > MOST_TRAP_PX) {
             throw new Refusal("A trap is 0 to " + MOST_TRAP_PX + " pixels wide.");

@@ -1,6 +1,7 @@
 package stillpond.core.render;
 
 import java.util.Arrays;
+import java.util.function.IntBinaryOperator;
 import java.util.stream.IntStream;
 import stillpond.core.ink.Picture;
 
@@ -38,20 +39,19 @@ public final class LayeredPicture {
      * @param xPx where its left edge lies on the page, as {@code yPx} its upper one
      */
     public void lay(Picture layer, int opacityPercent, int xPx, int yPx) {
-        int from = Math.max(0, xPx);
-        int to = Math.min(widthPx, xPx + layer.widthPx());
-        IntStream.range(Math.max(0, yPx), Math.max(0, Math.min(heightPx, yPx + layer.heightPx())))
-                .parallel()
-                .forEach(y -> {
-                    int there = (y - yPx) * layer.widthPx() - xPx;
-                    for (int x = from, i = y * widthPx + from; x < to; x++, i++) {
-                        argb[i] = Over.of(Over.faint(layer.argb()[there + x], opacityPercent), argb[i]);
-                    }
-                });
+        with(layer, xPx, yPx, (over, there) -> Over.of(Over.faint(over, opacityPercent), there));
     }
 
     /** Takes away what lies under a layer, as far as that is opaque (destination-out of Porter and Duff). The parameters are those of {@link #lay}. */
     public void erase(Picture layer, int opacityPercent, int xPx, int yPx) {
+        with(layer, xPx, yPx, (over, there) -> {
+            int left = OPAQUE - (Over.faint(over, opacityPercent) >>> 24);
+            return ((there >>> 24) * left + OPAQUE / 2) / OPAQUE << 24 | there & 0xffffff;
+        });
+    }
+
+    /** @param act what becomes of a pixel of the layer and of what is there */
+    private void with(Picture layer, int xPx, int yPx, IntBinaryOperator act) {
         int from = Math.max(0, xPx);
         int to = Math.min(widthPx, xPx + layer.widthPx());
         IntStream.range(Math.max(0, yPx), Math.max(0, Math.min(heightPx, yPx + layer.heightPx())))
@@ -59,9 +59,7 @@ public final class LayeredPicture {
                 .forEach(y -> {
                     int there = (y - yPx) * layer.widthPx() - xPx;
                     for (int x = from, i = y * widthPx + from; x < to; x++, i++) {
-                        int over = Over.faint(layer.argb()[there + x], opacityPercent) >>> 24;
-                        int alpha = ((argb[i] >>> 24) * (OPAQUE - over) + OPAQUE / 2) / OPAQUE;
-                        argb[i] = alpha << 24 | argb[i] & 0xffffff;
+                        argb[i] = act.applyAsInt(layer.argb()[there + x], argb[i]);
                     }
                 });
     }

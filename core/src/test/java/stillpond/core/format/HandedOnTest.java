@@ -13,14 +13,11 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -159,7 +156,7 @@ class HandedOnTest {
             writer.layer("Sand", sand, over, 0, 0);
             writer.finish(whole);
         }
-        Map<String, byte[]> entries = unzipped(out.toByteArray());
+        Map<String, byte[]> entries = Unzipped.of(out.toByteArray());
         assertThat(entries.keySet().iterator().next()).isEqualTo("mimetype");
         assertThat(new String(out.toByteArray(), 30, 24, StandardCharsets.US_ASCII))
                 .as("unpacked at the start")
@@ -191,7 +188,7 @@ class HandedOnTest {
                     List.of(new MaskFiles.Layer(
                             Standing.of(UUID.randomUUID(), "Drawing"), CELLS, faces(fills, Arrangement.COLOUR))),
                     out);
-            Map<String, byte[]> entries = unzipped(out.toByteArray());
+            Map<String, byte[]> entries = Unzipped.of(out.toByteArray());
             JsonNode masks =
                     JsonMapper.shared().readTree(entries.get("index.json")).get("masks");
             assertThat(masks.size()).isEqualTo(2);
@@ -319,15 +316,5 @@ class HandedOnTest {
         return IntStream.range(0, all.getLength())
                 .mapToObj(i -> all.item(i).getTextContent())
                 .toList();
-    }
-
-    private static Map<String, byte[]> unzipped(byte[] file) throws IOException {
-        Map<String, byte[]> entries = new LinkedHashMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                entries.put(entry.getName(), zip.readAllBytes());
-            }
-        }
-        return entries;
     }
 }

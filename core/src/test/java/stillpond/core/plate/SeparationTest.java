@@ -10,12 +10,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.IntBinaryOperator;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
@@ -25,6 +22,7 @@ import stillpond.core.colour.PrintCondition;
 import stillpond.core.colour.Srgb;
 import stillpond.core.format.PlateFiles;
 import stillpond.core.format.Resolution;
+import stillpond.core.format.Unzipped;
 import stillpond.core.ink.Picture;
 import stillpond.core.refusal.Refusal;
 
@@ -115,7 +113,7 @@ class SeparationTest {
         for (PlateFiles.Form form : PlateFiles.Form.values()) {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             PlateFiles.write("The crossing", separate(NO_SPOTS, List.of(), PLAIN), resolution, form, out);
-            Map<String, byte[]> files = unzipped(out.toByteArray());
+            Map<String, byte[]> files = Unzipped.of(out.toByteArray());
             String ending = form == PlateFiles.Form.TIFF ? ".tif" : ".png";
             assertThat(files.keySet()).contains("The crossing - Black" + ending, "index.json");
             BufferedImage black = read(files.get("The crossing - Black" + ending), form);
@@ -133,6 +131,16 @@ class SeparationTest {
             assertThat(Resolution.of(files.get("The crossing - Black" + ending)))
                     .hasValueSatisfying(found -> assertThat(found.xPerMetre()).isBetween(11800, 11822));
         }
+    }
+
+    @Test
+    void aResolutionThatCannotBeMakesNoFilmThatCannotBe() throws IOException {
+        Resolution absurd = new Resolution(Integer.MAX_VALUE, Integer.MAX_VALUE);
+        assertThat(PlateFiles.marginPx(absurd)).isLessThan(1000);
+        assertThat(absurd.times(16).xPerMetre()).isEqualTo(Integer.MAX_VALUE);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        PlateFiles.write("Page", separate(NO_SPOTS, List.of(), PLAIN), absurd, PlateFiles.Form.TIFF, out);
+        assertThat(Unzipped.of(out.toByteArray())).containsKey("Page - Black.tif");
     }
 
     private static BufferedImage read(byte[] file, PlateFiles.Form form) throws IOException {
@@ -173,15 +181,5 @@ class SeparationTest {
             pixels[i] = argb.applyAsInt(i % WIDTH, i / WIDTH);
         }
         return new Picture(WIDTH, HEIGHT, pixels);
-    }
-
-    private static Map<String, byte[]> unzipped(byte[] file) throws IOException {
-        Map<String, byte[]> entries = new LinkedHashMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                entries.put(entry.getName(), zip.readAllBytes());
-            }
-        }
-        return entries;
     }
 }
