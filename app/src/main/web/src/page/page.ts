@@ -4,8 +4,10 @@ import { registerMenu } from "../shared/menu";
 import { submitOnChoice } from "../shared/submits";
 import { mergeTwins } from "./merge-twins";
 import { importCards } from "./import-cards";
+import { registerProjectFile } from "./project-file";
 
 registerMenu(alpine);
+registerProjectFile(alpine);
 alpine.start();
 
 submitOnChoice();

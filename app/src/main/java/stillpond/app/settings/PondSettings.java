@@ -25,11 +25,13 @@ public record PondSettings(Set<String> hosts, boolean demo, Print print, Limits 
     /**
      * How large what people send may be.
      *
+     * @param maxProject a whole project as a file
      * @param maxFiles line art brought in at once
      * @param vectorLongSidePx how large a vector drawing is drawn
      * @see ImageLimits
      */
-    public record Limits(DataSize maxFile, long maxPixels, int maxSidePx, int maxFiles, int vectorLongSidePx) {
+    public record Limits(
+            DataSize maxFile, DataSize maxProject, long maxPixels, int maxSidePx, int maxFiles, int vectorLongSidePx) {
 
         public ImageLimits ofImages() {
             return new ImageLimits(maxFile.toBytes(), maxPixels, maxSidePx, vectorLongSidePx);

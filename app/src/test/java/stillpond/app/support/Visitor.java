@@ -124,6 +124,14 @@ public final class Visitor {
                         BodyPublishers.ofString("\r\n--" + boundary + "--\r\n"))));
     }
 
+    /** Sends a file as the whole body. */
+    public HttpResponse<String> sendFile(String path, byte[] file) {
+        return send(request(path)
+                .header("Content-Type", "application/octet-stream")
+                .header("X-Requested-With", "desk")
+                .POST(BodyPublishers.ofByteArray(file)));
+    }
+
     /** Announces a body of some length, sends only its beginning, says that nothing more will come, and returns what is answered. */
     public String sendAndHangUp(String path, String contentType, String beginning, int announcedBytes)
             throws IOException {

@@ -4,6 +4,7 @@ import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.stream.IntStream;
 
 /** Reads what {@link NumberWriter} wrote. */
 final class NumberReader {
@@ -26,6 +27,16 @@ final class NumberReader {
                 return value;
             }
         }
+    }
+
+    /** All numbers up to the end. */
+    int[] rest() throws IOException {
+        IntStream.Builder rest = IntStream.builder();
+        for (in.mark(1); in.read() >= 0; in.mark(1)) {
+            in.reset();
+            rest.add(number());
+        }
+        return rest.build().toArray();
     }
 
     int signed() throws IOException {

@@ -29,6 +29,12 @@ final class NumberWriter {
         put(rest);
     }
 
+    void numbers(int[] values) throws IOException {
+        for (int value : values) {
+            number(value);
+        }
+    }
+
     /** Folds the sign into the lowest bit first, so that small negative numbers stay short. */
     void signed(int value) throws IOException {
         number(value << 1 ^ value >> 31);

@@ -196,7 +196,7 @@ public final class PlaneCodec {
     }
 
     /** Runs in reading order, over the ends of rows: length, then the step from the number before. */
-    private static void writePlane(CellPlane plane, NumberWriter out) throws IOException {
+    static void writePlane(CellPlane plane, NumberWriter out) throws IOException {
         out.number(plane.widthPx());
         out.number(plane.heightPx());
         int[] numbers = plane.numbers();
@@ -212,7 +212,7 @@ public final class PlaneCodec {
         }
     }
 
-    private static CellPlane readPlane(NumberReader in) throws IOException {
+    static CellPlane readPlane(NumberReader in) throws IOException {
         WholeNumbers sink = new WholeNumbers();
         Size size = readPlane(in, sink);
         return new CellPlane(size.widthPx(), size.heightPx(), sink.numbers);

@@ -1,0 +1,344 @@
+package stillpond.app.travel;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.BiConsumer;
+import java.util.function.Predicate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import stillpond.app.project.Projects;
+import stillpond.app.project.Role;
+import stillpond.app.settings.PondSettings;
+import stillpond.app.sheet.Planes;
+import stillpond.core.fill.Fill;
+import stillpond.core.format.PlaneParts;
+import stillpond.core.refusal.Refusal;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Takes a project out of a file that somebody sent: all of it or nothing. It gets ids of its own, belongs to whoever brought it, and is read back by the rules of the
+ * desk before it counts.
+ */
+@Component
+class ProjectFileReader {
+
+    private static final long MOST_JSON_BYTES = 96L << 20;
+    private static final int ROWS_AT_ONCE = 2000;
+    private static final int MOST_SHEETS = 5000;
+    private static final int MOST_TEXT = 100_000;
+    private static final int MOST_NAME = 500;
+    private static final Set<String> HEADING = Set.of("format", "version", "writtenAt", "scope", "sheets", "history");
+
+    private final JdbcClient database;
+    private final Rows rows;
+    private final Planes planes;
+    private final Projects projects;
+    private final ReadBack readBack;
+    private final UnknownPartRepository unknown;
+    private final PondSettings.Limits limits;
+    private final JsonMapper json = JsonMapper.shared();
+
+    ProjectFileReader(
+            JdbcClient database,
+            Rows rows,
+            Planes planes,
+            Projects projects,
+            ReadBack readBack,
+            UnknownPartRepository unknown,
+            PondSettings settings) {
+        this.database = database;
+        this.rows = rows;
+        this.planes = planes;
+        this.projects = projects;
+        this.readBack = readBack;
+        this.unknown = unknown;
+        this.limits = settings.limits();
+    }
+
+    /**
+     * @return the id of the new project
+     * @throws Refusal if anything of the file cannot be taken
+     */
+    @Transactional
+    public UUID take(ReadZip zip, UUID person) {
+        try {
+            return new Taking(zip, person).all();
+        } catch (JacksonException e) {
+            throw new Refusal("The file holds JSON that cannot be read.", e);
+        }
+    }
+
+    private final class Taking {
+        private final ReadZip zip;
+        private final UUID person;
+        private final NewIds ids = new NewIds();
+        private final UnknownParts parts = new UnknownParts();
+        private final Map<String, String> planeNames = new HashMap<>();
+        private final Map<String, List<ObjectNode>> later = new HashMap<>();
+        private final Set<String> known = new HashSet<>();
+        private final Set<String> changes = new HashSet<>();
+        private UUID project;
+
+        Taking(ReadZip zip, UUID person) {
+            this.zip = zip;
+            this.person = person;
+        }
+
+        UUID all() {
+            Map<String, JsonNode> index = new HashMap<>();
+            read(ProjectFormat.INDEX, List.of(), HEADING::contains, index::put);
+            requireOurs(index);
+            known.add(ProjectFormat.TOKENS);
+            entry(ProjectFormat.INDEX, TravelTables.OF_PROJECT, HEADING);
+            if (project == null) {
+                throw new Refusal("The file holds no project.");
+            }
+            List<String> sheets = names(index.get("sheets"));
+            sheets.forEach(this::sheet);
+            TravelTables.all()
+                    .filter(table -> later.containsKey(table.name()))
+                    .forEach(table -> rows.complete(table, later.get(table.name())));
+            names(index.get("history")).forEach(name -> entry(name, TravelTables.OF_HISTORY, Set.of()));
+            zip.names().stream()
+                    .filter(name -> !known.contains(name))
+                    .forEach(name ->
+                            parts.entry(name, zip.bytes(name, limits.maxFile().toBytes())));
+            parts.storeIn(unknown, project);
+            noteSwatchesOfFills();
+            projects.addMember(project, person, Role.LEAD);
+            readBack.require(project);
+            return project;
+        }
+
+        private void requireOurs(Map<String, JsonNode> index) {
+            JsonNode version = index.getOrDefault("version", JsonNodeFactory.instance.nullNode());
+            if (!ProjectFormat.NAME.equals(index.getOrDefault("format", version).asString("")) || !version.isInt()) {
+                throw new Refusal("This zip is no project file of ours: its project.json does not say so.");
+            }
+            if (version.intValue() > ProjectFormat.VERSION) {
+                throw new Refusal("This file was written by a newer Still Pond: its form is version "
+                        + version.intValue() + ", and up to " + ProjectFormat.VERSION
+                        + " is read here. Bring this installation up to date first.");
+            }
+            if (version.intValue() < 1) {
+                throw new Refusal("There is no version " + version.intValue() + " of project files.");
+            }
+        }
+
+        private List<String> names(JsonNode list) {
+            List<String> names = new ArrayList<>();
+            if (list != null) {
+                list.forEach(each -> names.add(each.asString("")));
+            }
+            if (names.size() > MOST_SHEETS || new HashSet<>(names).size() < names.size()) {
+                throw new Refusal("The file names more parts than a project has, or one twice.");
+            }
+            return names;
+        }
+
+        private void sheet(String name) {
+            read(name, List.of(), ProjectFormat.PLANES::equals, (member, value) -> value.forEach(this::plane));
+            entry(name, TravelTables.OF_SHEET, Set.of(ProjectFormat.PLANES));
+        }
+
+        private void plane(JsonNode plane) {
+            String name = plane.path("name").asString("");
+            PlaneParts.Kind kind = Refusal.unlessRead(
+                    "The file holds a plane of a kind that there is none of.",
+                    () -> PlaneParts.Kind.valueOf(plane.path("kind").asString("")));
+            int[] numbers = new int[plane.path("numbers").size()];
+            for (int i = 0; i < numbers.length; i++) {
+                numbers[i] = plane.path("numbers").get(i).asInt();
+            }
+            byte[] png = new byte[0];
+            if (kind != PlaneParts.Kind.LIST) {
+                png = taken(ProjectFormat.picture(name));
+            }
+            planeNames.put(name, planes.keep(new PlaneParts(png, numbers).stored(kind, this::requireFew)));
+        }
+
+        private void requireFew(long pixels) {
+            if (pixels > limits.maxPixels()) {
+                throw new Refusal("The file holds a picture of more pixels than are taken here: " + pixels + ".");
+            }
+        }
+
+        private byte[] taken(String name) {
+            known.add(name);
+            return zip.bytes(name, limits.maxFile().toBytes());
+        }
+
+        /** The rows of an entry, table by table in the order that they need. */
+        private void entry(String name, List<TravelTable> tables, Set<String> others) {
+            List<String> order = new ArrayList<>();
+            read(name, tables, member -> !others.contains(member), (member, value) -> {
+                TravelTable table = tables.stream()
+                        .filter(each -> each.member().equals(member))
+                        .findFirst()
+                        .orElse(null);
+                if (table != null) {
+                    order.add(member);
+                    insert(table, value);
+                } else {
+                    parts.member(name, member, value);
+                }
+            });
+            List<String> wanted = tables.stream()
+                    .map(TravelTable::member)
+                    .filter(order::contains)
+                    .toList();
+            if (!new ArrayList<>(new LinkedHashSet<>(order)).equals(wanted)) {
+                throw new Refusal("The parts of '" + name + "' do not stand in their order.");
+            }
+        }
+
+        private void insert(TravelTable table, JsonNode value) {
+            List<ObjectNode> all = new ArrayList<>();
+            for (JsonNode each : value) {
+                if (!(each instanceof ObjectNode row)) {
+                    throw new Refusal("'" + table.member() + "' holds something that is no row.");
+                }
+                all.add(prepared(table, row));
+            }
+            rows.insert(table, all);
+        }
+
+        private ObjectNode prepared(TravelTable table, ObjectNode row) {
+            ids.renew(table, row);
+            requireShort(table, row);
+            table.columns().forEach(column -> {
+                if (column.isPlane() && row.path(column.member()).isString()) {
+                    row.put(
+                            column.member(),
+                            planeName(column, row.path(column.member()).stringValue()));
+                } else if (column.kind() == Column.Kind.AUTHOR
+                        || column.kind() == Column.Kind.ANSWERER && row.hasNonNull("answeredAt")) {
+                    row.put(column.member(), person.toString());
+                }
+            });
+            parts.members(table, row);
+            if (!table.later().isEmpty()) {
+                later.computeIfAbsent(table.name(), any -> new ArrayList<>()).add(row);
+            }
+            switch (table.name()) {
+                case "project" -> begin(row);
+                case "change" -> requireInOrder(row);
+                default -> {}
+            }
+            return row;
+        }
+
+        private void requireShort(TravelTable table, ObjectNode row) {
+            table.travelling()
+                    .filter(column -> column.kind() == Column.Kind.PLAIN)
+                    .forEach(column -> {
+                        boolean isName =
+                                column.name().equals("title") || column.name().equals("name");
+                        if (row.path(column.member()).asString("").length() > (isName ? MOST_NAME : MOST_TEXT)) {
+                            throw new Refusal(
+                                    "A text in '" + table.member() + "' is longer than any that is written here.");
+                        }
+                    });
+        }
+
+        private void begin(ObjectNode row) {
+            if (project != null) {
+                throw new Refusal("The file holds more than one project.");
+            }
+            project = UUID.fromString(row.path("id").asString());
+        }
+
+        /** A step takes back what was done before it, never itself or another step that takes it back. */
+        private void requireInOrder(ObjectNode row) {
+            if (row.hasNonNull("concerns")
+                    && !changes.contains(row.path("concerns").asString())) {
+                throw new Refusal("The history of the file speaks of something before it was done.");
+            }
+            changes.add(row.path("id").asString());
+        }
+
+        /** Only planes that came with the file: one that is here already under that name may be somebody else's. */
+        private String planeName(Column column, String name) {
+            if (column.kind() == Column.Kind.FILE) {
+                return planeNames.computeIfAbsent(name, any -> planes.keep(taken(ProjectFormat.file(any))));
+            }
+            String known = planeNames.get(name);
+            if (known == null) {
+                throw new Refusal("The file speaks of a plane that it does not hold.");
+            }
+            return known;
+        }
+
+        private void noteSwatchesOfFills() {
+            List<String> made = database.sql("""
+                    select distinct f.made from cell_fill f join layer l on l.id = f.layer_id join sheet s on s.id = l.sheet_id
+                    where s.project_id = :project and f.made is not null""")
+                    .param("project", project)
+                    .query(String.class)
+                    .list();
+            for (String text : made) {
+                Fill fill = Refusal.unlessRead("The file holds a fill that is none.", () -> Fill.ofText(text));
+                for (UUID swatch : new HashSet<>(fill.swatches())) {
+                    database.sql(
+                                    "insert into fill_swatch (fill, swatch_id) select :fill, id from swatch where id = :swatch and project_id = :project on conflict do nothing")
+                            .param("fill", text)
+                            .param("swatch", swatch)
+                            .param("project", project)
+                            .update();
+                }
+            }
+        }
+
+        /** Reads the members of an entry one by one, never all at once. */
+        private void read(
+                String name, List<TravelTable> tables, Predicate<String> wanted, BiConsumer<String, JsonNode> each) {
+            known.add(name);
+            try (JsonParser parser = json.createParser(zip.bytes(name, MOST_JSON_BYTES))) {
+                if (parser.nextToken() != JsonToken.START_OBJECT) {
+                    throw new Refusal("'" + name + "' is no object of JSON.");
+                }
+                Set<String> seen = new HashSet<>();
+                while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
+                    String member = parser.currentName();
+                    if (!seen.add(member)) {
+                        throw new Refusal("'" + member + "' stands twice in '" + name + "'.");
+                    }
+                    if (!wanted.test(member)) {
+                        parser.nextToken();
+                        parser.skipChildren();
+                        continue;
+                    }
+                    boolean isTable = parser.nextToken() == JsonToken.START_ARRAY
+                            && tables.stream().anyMatch(table -> table.member().equals(member));
+                    if (!isTable) {
+                        each.accept(member, parser.readValueAsTree());
+                        continue;
+                    }
+                    var some = JsonNodeFactory.instance.arrayNode();
+                    while (parser.nextToken() != JsonToken.END_ARRAY) {
+                        JsonNode row = parser.readValueAsTree();
+                        some.add(row);
+                        if (some.size() == ROWS_AT_ONCE) {
+                            each.accept(member, some);
+                            some = JsonNodeFactory.instance.arrayNode();
+                        }
+                    }
+                    each.accept(member, some);
+                }
+            }
+        }
+    }
+}
