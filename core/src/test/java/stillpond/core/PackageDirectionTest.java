@@ -37,6 +37,7 @@ class PackageDirectionTest {
             "render",
             "handon",
             "plate",
+            "cut",
             "format");
 
     @ArchTest

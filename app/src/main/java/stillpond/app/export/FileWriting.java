@@ -1,81 +1,53 @@
 package stillpond.app.export;
 
-import com.github.kagkarlsson.scheduler.Scheduler;
-import com.github.kagkarlsson.scheduler.task.FailureHandler;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import jakarta.annotation.PreDestroy;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.time.Duration;
-import java.time.Instant;
+import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.CancellationException;
-import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import stillpond.app.background.BackgroundTask;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.refusal.Refusal;
 
-/** Writes what is handed on together, one file after the other, on whichever node is free; after a restart it goes on where it was. */
+/** Writes what is handed on together, one file after the other. */
 @Component
-class BackgroundWork {
+class FileWriting implements BackgroundTask {
 
-    private static final Logger LOG = LoggerFactory.getLogger(BackgroundWork.class);
+    static final String NAME = "hand on";
+
+    private static final Logger LOG = LoggerFactory.getLogger(FileWriting.class);
     private static final String UNFORESEEN = "something went wrong here; it is noted in the log";
-    private static final Duration RETRY = Duration.ofSeconds(5);
     private static final int MOST_BYTES = 400 << 20;
 
     private final HandingOn handingOn;
     private final Sheets sheets;
     private final SheetForms forms;
-    private final OneTimeTask<Void> task = Tasks.oneTime("hand on", Void.class)
-            .onFailure(new FailureHandler.OnFailureRetryLater<>(RETRY))
-            .execute((instance, context) -> run(UUID.fromString(instance.getId())));
-    private final Scheduler scheduler;
-    private volatile boolean isStopping;
 
-    BackgroundWork(DataSource database, HandingOn handingOn, Sheets sheets, SheetForms forms) {
+    FileWriting(HandingOn handingOn, Sheets sheets, SheetForms forms) {
         this.handingOn = handingOn;
         this.sheets = sheets;
         this.forms = forms;
-        this.scheduler = Scheduler.create(database, task)
-                .threads(1)
-                .pollingInterval(Duration.ofSeconds(1))
-                .heartbeatInterval(Duration.ofSeconds(5))
-                .shutdownMaxWait(Duration.ofSeconds(5))
-                .enableImmediateExecution()
-                .build();
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void start() {
-        scheduler.start();
-        handingOn.unfinished().forEach(this::begin);
+    @Override
+    public String name() {
+        return NAME;
     }
 
-    @PreDestroy
-    void stop() {
-        isStopping = true;
-        scheduler.stop();
+    @Override
+    public List<UUID> unfinished() {
+        return handingOn.unfinished();
     }
 
-    /** A job that is under way already is not begun again. */
-    void begin(UUID job) {
-        scheduler.scheduleIfNotExists(task.instance(job.toString()), Instant.now());
-    }
-
-    private void run(UUID job) {
+    @Override
+    public void run(UUID job, Node node) {
         for (Optional<HandingOn.Task> next = handingOn.next(job); next.isPresent(); next = handingOn.next(job)) {
-            if (isStopping) {
-                throw new CancellationException("This node stops; another goes on");
-            }
+            node.requireGoingOn();
             write(next.get());
         }
     }

@@ -1,6 +1,8 @@
 package stillpond.app.export;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -22,13 +24,17 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.colour.Srgb;
+import stillpond.core.cut.CutSettings;
+import stillpond.core.fill.Fill;
 import stillpond.core.handon.Arrangement;
 import stillpond.core.handon.Printed;
 import stillpond.core.handon.WornPalette;
+import stillpond.core.ledger.FillNames;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
 import stillpond.core.plate.Inking;
+import stillpond.core.refusal.Refusal;
 
 /** The page on which a sheet is handed on. */
 @Controller
@@ -69,8 +75,14 @@ class HandOnController {
     /** A swatch that takes more ink than most presses do. */
     record Heavy(String name, long percent) {}
 
+    /** @param cut the name of a group, or a fill, that is to be cut; left out: everything */
     @GetMapping
-    String page(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
+    String page(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam(defaultValue = "") String cut,
+            @RequestParam(defaultValue = "COLOUR") Arrangement cutBy,
+            Model model) {
         Sheet present = sheets.get(project, sheet);
         model.addAttribute("project", projects.get(project));
         model.addAttribute("scene", projects.scene(project, present.scene()));
@@ -80,7 +92,39 @@ class HandOnController {
         model.addAttribute("heavy", heavy(present));
         palette(present, Scope.SHEET, model);
         outline(present, Arrangement.COLOUR, model);
+        model.addAttribute("cutting", CutSettings.USUAL);
+        cuts(present, cutBy, cut, model);
         return "export/hand-on";
+    }
+
+    /** What can be cut. */
+    @GetMapping("/cuts")
+    String cuts(@PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Arrangement cutBy, Model model) {
+        Sheet present = sheets.get(project, sheet);
+        model.addAttribute("sheet", present);
+        cuts(present, cutBy, "", model);
+        return "export/hand-on :: cuts";
+    }
+
+    private void cuts(Sheet sheet, Arrangement by, String chosen, Model model) {
+        Map<String, LayerOutline.Group> groups = new LinkedHashMap<>();
+        shapes.outline(sheet, by)
+                .forEach(layer -> layer.groups().forEach(group -> groups.putIfAbsent(group.name(), group)));
+        model.addAttribute("cutBy", by);
+        model.addAttribute("cutGroups", groups.values());
+        model.addAttribute("chosenCut", groups.containsKey(chosen) ? chosen : nameOf(sheet, chosen));
+    }
+
+    /** The group of a fill; empty if it is none. */
+    private String nameOf(Sheet sheet, String fill) {
+        Palette palette = colours.dressed(sheet);
+        try {
+            Fill chosen = Fill.ofText(fill);
+            boolean isThere = !chosen.swatches().isEmpty() && palette.hasAll(chosen.swatches());
+            return isThere ? FillNames.withCard(chosen, palette) : "";
+        } catch (Refusal ofNoFill) {
+            return "";
+        }
     }
 
     /** What the shapes of a file will be. */

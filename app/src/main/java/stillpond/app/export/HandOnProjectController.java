@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import stillpond.app.account.SignedIn;
+import stillpond.app.background.Background;
 import stillpond.app.page.Downloads;
 import stillpond.app.project.Projects;
 import stillpond.core.refusal.Refusal;
@@ -32,12 +33,12 @@ class HandOnProjectController {
 
     private final Projects projects;
     private final HandingOn handingOn;
-    private final BackgroundWork work;
+    private final Background background;
 
-    HandOnProjectController(Projects projects, HandingOn handingOn, BackgroundWork work) {
+    HandOnProjectController(Projects projects, HandingOn handingOn, Background background) {
         this.projects = projects;
         this.handingOn = handingOn;
-        this.work = work;
+        this.background = background;
     }
 
     @GetMapping
@@ -56,7 +57,8 @@ class HandOnProjectController {
             @RequestParam(defaultValue = "false") boolean changed,
             @RequestParam(defaultValue = "") List<FileForm> form,
             @AuthenticationPrincipal SignedIn person) {
-        work.begin(handingOn.begin(project, person.id(), new HandingOn.Order(scene, changed, form)));
+        background.begin(
+                FileWriting.NAME, handingOn.begin(project, person.id(), new HandingOn.Order(scene, changed, form)));
         return "redirect:/projects/" + project + "/hand-on";
     }
 

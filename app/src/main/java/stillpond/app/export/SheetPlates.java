@@ -26,15 +26,16 @@ import stillpond.core.palette.Paint;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
 import stillpond.core.plate.Inking;
+import stillpond.core.plate.Plates;
 import stillpond.core.plate.Separation;
 import stillpond.core.refusal.Refusal;
 
 /** A sheet as plates for a press. */
 @Service
-class SheetPlates {
+public class SheetPlates {
 
     /** 300 to an inch, for line art that does not say how large it is. */
-    private static final Resolution USUAL = new Resolution(11811, 11811);
+    static final Resolution USUAL = new Resolution(11811, 11811);
 
     private final SheetPictures pictures;
     private final Palettes palettes;
@@ -71,8 +72,15 @@ class SheetPlates {
         }
     }
 
+    /**
+     * The plates of a sheet, and what they were made from.
+     *
+     * @param spotInks the inks of their own among the plates, in their order
+     */
+    public record Separated(Plates plates, List<String> spotInks, Resolution resolution, PrintCondition condition) {}
+
     /** @throws Refusal if it is not known how ink comes out on the paper */
-    void write(Sheet sheet, Showing showing, Inking inking, PlateFiles.Form form, OutputStream out) throws IOException {
+    public Separated separate(Sheet sheet, Showing showing, Inking inking) {
         PrintCondition condition = conditions
                 .of(sheet.project())
                 .orElseThrow(
@@ -82,12 +90,16 @@ class SheetPlates {
         SheetPictures.Parted parted = pictures.parted(sheet, showing);
         Separation.Page page = new Separation.Page(
                 parted.underInk(), numbers(sheet, showing, spots, parted.underInk()), spots.inks(), parted.ink());
-        PlateFiles.write(
-                sheet.title(),
+        return new Separated(
                 Separation.of(page, condition, inking),
+                spots.inks(),
                 pictures.resolution(sheet).orElse(USUAL),
-                form,
-                out);
+                condition);
+    }
+
+    void write(Sheet sheet, Showing showing, Inking inking, PlateFiles.Form form, OutputStream out) throws IOException {
+        Separated separated = separate(sheet, showing, inking);
+        PlateFiles.write(sheet.title(), separated.plates(), separated.resolution(), form, out);
     }
 
     /** The flats, painted with the numbers of spot inks in place of colours; 0 where a shadow lies on them, which a spot ink alone cannot print. */

@@ -122,6 +122,11 @@ export class Groups {
         () => void this.act({ act: "LOCK", group: id, locks: !group.isLocked }),
         group.isLocked,
       ),
+      act("Cut", "Cut from film", () =>
+        location.assign(
+          `${this.path}/hand-on?${new URLSearchParams({ cutBy: "GROUP", cut: group.name }).toString()}#cut`,
+        ),
+      ),
       act("↑", "To the front", () => void this.act({ act: "MOVE", group: id, by: -1 })),
       act("↓", "To the back", () => void this.act({ act: "MOVE", group: id, by: 1 })),
     );

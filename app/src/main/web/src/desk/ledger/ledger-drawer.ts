@@ -10,6 +10,7 @@ import type { Work } from "../model/work";
 import type { Overlay } from "../gaps/overlay";
 import type { SheetView } from "../view/sheet-view";
 import type { Groups } from "./groups";
+import { cutLink } from "./cut-link";
 import { fillRow, lightUp } from "./fill-row";
 import { PageFrame } from "./page-frame";
 import { ledgerOf, nearTwins, type Row, type Twins } from "./ledger";
@@ -126,7 +127,7 @@ export class LedgerDrawer {
     const share = row.share < 0.001 ? "under 0.1 %" : `${(100 * row.share).toFixed(1)} %`;
     const counted = countedPlaces(row.regions, row.strokes, row.shadows);
     const note = row.strokes > 0 ? `line, ${counted}` : row.shadows > 0 ? counted : `${counted}, ${share}`;
-    return fillRow(
+    const made = fillRow(
       this.fills,
       this.view,
       { ...row, note },
@@ -135,6 +136,11 @@ export class LedgerDrawer {
         click: (event: MouseEvent) => this.gathering.gather(row.places, event.shiftKey),
       },
     );
+    if (row.regions > 0) {
+      made.append(cutLink({ cut: row.fill }, row.name));
+      made.className = "group relative";
+    }
+    return made;
   }
 
   private elsewhere({ standing, layer, fill, cell, regions, strokes, shadows }: WornElsewhere): HTMLElement {

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import stillpond.app.background.Background;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.support.Drawings;
@@ -86,7 +87,7 @@ class HandOnTogetherTest {
                 new HandingOn.Order(Optional.empty(), false, List.of(FileForm.FLATS, FileForm.SHEET)));
         HandingOn.Task first = handingOn.next(job).orElseThrow();
         handingOn.failed(first, "the disk was away");
-        pond.bean(BackgroundWork.class).begin(job);
+        pond.bean(Background.class).begin(FileWriting.NAME, job);
         HandingOn.Progress done = finished();
         assertThat(done.written()).isEqualTo(1);
         assertThat(done.failures()).hasSize(1).allMatch(each -> each.contains("the disk was away"));
@@ -105,7 +106,7 @@ class HandOnTogetherTest {
                 new HandingOn.Order(Optional.of(work.scene()), false, List.of(FileForm.FLATS)));
         visitor.submit(address + "/jobs/" + job + "/cancel");
         assertThat(handingOn.next(job)).isEmpty();
-        pond.bean(BackgroundWork.class).begin(job);
+        pond.bean(Background.class).begin(FileWriting.NAME, job);
         HandingOn.Progress stopped = handingOn.of(work.project()).get(0);
         assertThat(stopped.isCancelled()).isTrue();
         assertThat(visitor.get(address + "/jobs/" + job + "/files.zip").statusCode())

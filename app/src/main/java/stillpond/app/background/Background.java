@@ -1,0 +1,70 @@
+package stillpond.app.background;
+
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import jakarta.annotation.PreDestroy;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import javax.sql.DataSource;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Does work one piece after the other, on whichever node is free; after a restart it goes on where it was. */
+@Component
+public class Background {
+
+    private static final Duration RETRY = Duration.ofSeconds(5);
+
+    private final Scheduler scheduler;
+    private final List<BackgroundTask> tasks;
+    private volatile boolean isStopping;
+
+    Background(DataSource database, ObjectProvider<BackgroundTask> tasks) {
+        this.tasks = tasks.orderedStream().toList();
+        List<OneTimeTask<Void>> known = this.tasks.stream().map(this::scheduled).toList();
+        this.scheduler = Scheduler.create(database, List.copyOf(known))
+                .threads(1)
+                .pollingInterval(Duration.ofSeconds(1))
+                .heartbeatInterval(Duration.ofSeconds(5))
+                .shutdownMaxWait(Duration.ofSeconds(5))
+                .enableImmediateExecution()
+                .build();
+    }
+
+    private OneTimeTask<Void> scheduled(BackgroundTask task) {
+        return Tasks.oneTime(task.name(), Void.class)
+                .onFailure(new FailureHandler.OnFailureRetryLater<>(RETRY))
+                .execute((instance, context) -> task.run(UUID.fromString(instance.getId()), this::requireGoingOn));
+    }
+
+    private void requireGoingOn() {
+        if (isStopping) {
+            throw new CancellationException("This node stops; another goes on");
+        }
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void start() {
+        scheduler.start();
+        tasks.forEach(task -> task.unfinished().forEach(id -> begin(task.name(), id)));
+    }
+
+    @PreDestroy
+    void stop() {
+        isStopping = true;
+        scheduler.stop();
+    }
+
+    /** What is under way already is not begun again. @param task its name */
+    public void begin(String task, UUID id) {
+        scheduler.scheduleIfNotExists(new TaskInstance<>(task, id.toString()), Instant.now());
+    }
+}

@@ -1,0 +1,132 @@
+package stillpond.app.device;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import stillpond.app.export.SheetPlates;
+import stillpond.app.palette.Palettes;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetPictures;
+import stillpond.app.sheet.Showing;
+import stillpond.core.colour.Srgb;
+import stillpond.core.format.PlateFiles;
+import stillpond.core.format.PngWriter;
+import stillpond.core.ink.Picture;
+import stillpond.core.palette.Paint;
+import stillpond.core.palette.Palette;
+import stillpond.core.plate.Plate;
+import stillpond.core.plate.Plates;
+import stillpond.core.plate.PressRun;
+import stillpond.core.refusal.Refusal;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Makes plates of a sheet and has them printed. */
+@Component
+class PressWork {
+
+    private static final double INCHES_PER_METRE = 39.3701;
+    private static final int PROCESS = 4;
+
+    private final SheetPlates plates;
+    private final SheetPictures pictures;
+    private final Palettes palettes;
+    private final Press press;
+    private final JsonMapper json;
+
+    PressWork(SheetPlates plates, SheetPictures pictures, Palettes palettes, Press press, JsonMapper json) {
+        this.plates = plates;
+        this.pictures = pictures;
+        this.palettes = palettes;
+        this.press = press;
+        this.json = json;
+    }
+
+    Came print(Sheet sheet, DeviceJob job) {
+        PressOrder order = json.readValue(job.asked(), PressOrder.class);
+        Showing showing = order.isOwnLight() ? Showing.OWN : Showing.AS_DRAWN;
+        SheetPlates.Separated made = used(plates.separate(sheet, showing, order.inking()));
+        Press.PressSheet sent = new Press.PressSheet(
+                made.plates(),
+                pictures.composed(sheet, showing),
+                spots(palettes.of(sheet.project()), made.spotInks()),
+                (int) Math.round(made.resolution().xPerMetre() / INCHES_PER_METRE),
+                made.condition());
+        press.refusal(sheet.project(), sent).ifPresent(why -> {
+            throw new Refusal(why);
+        });
+        PressRun.Printed printed = press.print(sent);
+        Map<String, byte[]> files = new HashMap<>();
+        files.put("print.png", png(printed.print()));
+        files.put("difference.png", png(printed.difference()));
+        files.put("plates.zip", zip(sheet, made));
+        return new Came(words(printed, made), files);
+    }
+
+    /** A plate that prints nothing is not made, and its ink not asked for. */
+    private static SheetPlates.Separated used(SheetPlates.Separated all) {
+        Plates made = all.plates();
+        List<Plate> kept = made.plates().stream()
+                .filter(plate -> made.plates().indexOf(plate) < PROCESS || prints(plate))
+                .toList();
+        return new SheetPlates.Separated(
+                new Plates(made.widthPx(), made.heightPx(), kept, made.mostInkPercent(), made.overLimit()),
+                kept.stream().skip(PROCESS).map(Plate::ink).toList(),
+                all.resolution(),
+                all.condition());
+    }
+
+    private static boolean prints(Plate plate) {
+        for (byte share : plate.coverage()) {
+            if (share != 0) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static List<Press.Spot> spots(Palette palette, List<String> inks) {
+        Map<String, Srgb> colours = new HashMap<>();
+        palette.cards()
+                .forEach(card -> card.swatches().forEach(swatch -> {
+                    if (swatch.paint() instanceof Paint.Spot spot) {
+                        palette.colourOf(swatch.id()).ifPresent(colour -> colours.putIfAbsent(spot.ink(), colour));
+                    }
+                }));
+        return inks.stream().map(ink -> new Press.Spot(ink, colours.get(ink))).toList();
+    }
+
+    private static String words(PressRun.Printed printed, SheetPlates.Separated made) {
+        return String.format(
+                Locale.ROOT,
+                "%d plates, up to %d %% of ink. On paper %.1f away from the screen on average; %.0f %% of the page looks different.",
+                made.plates().plates().size(),
+                made.plates().mostInkPercent(),
+                printed.meanDifference(),
+                100 * printed.tellable());
+    }
+
+    private static byte[] zip(Sheet sheet, SheetPlates.Separated made) {
+        try {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            PlateFiles.write(sheet.title(), made.plates(), made.resolution(), PlateFiles.Form.TIFF, out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static byte[] png(Picture picture) {
+        try {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            PngWriter.write(picture, out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,16 @@
+import { el } from "../../shared/build";
+
+/** Leads to where something of this sheet is sent to the cutter. @param what as the page of handing on is asked */
+export function cutLink(what: Record<string, string>, name: string): HTMLElement {
+  return el(
+    "a",
+    {
+      href: `${location.pathname}/hand-on?${new URLSearchParams(what).toString()}#cut`,
+      title: "Cut this colour from film",
+      "aria-label": `Cut ${name}`,
+      className:
+        "absolute top-1/2 right-3 -translate-y-1/2 rounded-full border border-page-line bg-leaf px-2 text-text no-underline opacity-0 group-hover:opacity-100 focus-visible:opacity-100",
+    },
+    "Cut",
+  );
+}
