@@ -9,6 +9,7 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
@@ -24,6 +25,7 @@ public final class DemoMember {
     private static final Pattern CELLS = Pattern.compile("\"cellCount\":(\\d+)");
     private static final Pattern SWATCH = Pattern.compile("\"id\":\"([0-9a-f-]{36})\",\"name\":\"[^\"]*\",\"part\"");
     private static final Duration PATIENCE = Duration.ofSeconds(60);
+    private static final Duration LONG_PATIENCE = Duration.ofMinutes(30);
 
     private final HttpClient client = HttpClient.newBuilder()
             .version(HttpClient.Version.HTTP_1_1)
@@ -63,7 +65,11 @@ public final class DemoMember {
 
     /** The addresses of its sheets. */
     public List<String> sheets() throws IOException, InterruptedException {
-        String project = project();
+        return sheets(project());
+    }
+
+    /** The addresses of the sheets of a project. */
+    public List<String> sheets(String project) throws IOException, InterruptedException {
         Matcher matcher = Pattern.compile("href=\"(" + project + "/sheets/[0-9a-f-]{36})\"")
                 .matcher(get(project).body());
         return matcher.results().map(result -> result.group(1)).distinct().toList();
@@ -105,6 +111,19 @@ public final class DemoMember {
                         BodyPublishers.ofByteArray(file),
                         BodyPublishers.ofByteArray(
                                 ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.US_ASCII)))));
+    }
+
+    /** Keeps what is answered, however long it takes. */
+    public HttpResponse<Path> keep(String path, Path file) throws IOException, InterruptedException {
+        return client.send(request(path).timeout(LONG_PATIENCE).build(), BodyHandlers.ofFile(file));
+    }
+
+    /** Sends a file as the whole body, however long it takes. */
+    public HttpResponse<String> sendFile(String path, Path file) throws IOException, InterruptedException {
+        return send(request(path)
+                .timeout(LONG_PATIENCE)
+                .header("Content-Type", "application/octet-stream")
+                .POST(BodyPublishers.ofFile(file)));
     }
 
     private HttpRequest.Builder request(String path) {

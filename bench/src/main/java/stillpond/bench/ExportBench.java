@@ -11,6 +11,7 @@ import java.io.OutputStream;
 import java.lang.management.ManagementFactory;
 import java.lang.management.MemoryPoolMXBean;
 import java.lang.management.MemoryType;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -26,13 +27,18 @@ import org.opencv.core.Mat;
 import org.opencv.core.MatOfByte;
 import org.opencv.imgcodecs.Imgcodecs;
 import stillpond.core.cell.CellMap;
+import stillpond.core.cell.CellPlane;
 import stillpond.core.colour.BlendMode;
 import stillpond.core.colour.Gamut;
 import stillpond.core.colour.Oklab;
 import stillpond.core.colour.PrintCondition;
 import stillpond.core.colour.Srgb;
+import stillpond.core.cut.CutJob;
+import stillpond.core.cut.CutPlane;
+import stillpond.core.cut.CutSettings;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
+import stillpond.core.format.CutFiles;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
 import stillpond.core.format.MaskFiles;
@@ -143,7 +149,24 @@ final class ExportBench {
                         List.of(new MaskFiles.Layer(standing(), map.plane(), faces())),
                         out)));
         figures.add(measured("plates, trap of 2, TIFF", this::plates));
+        figures.add(measured("cuts of one colour", this::cuts));
         return figures;
+    }
+
+    private void cuts(OutputStream out) throws IOException {
+        int[] group = new int[map.cells().size()];
+        for (int cell = 0; cell < group.length; cell++) {
+            group[cell] = cell % SWATCHES + 1;
+        }
+        CellPlane plane = CutPlane.of(
+                ink.widthPx(),
+                ink.heightPx(),
+                List.of(new CutPlane.OnPage(map.plane(), cell -> group[cell], 0, 0)),
+                Optional.empty());
+        List<String> names =
+                palette.cards().get(0).swatches().stream().map(Swatch::name).toList();
+        CutJob job = CutJob.of(plane, names, 1, 1000.0 / RESOLUTION.xPerMetre(), CutSettings.USUAL);
+        out.write(CutFiles.program(job).getBytes(StandardCharsets.US_ASCII));
     }
 
     private Figure measured(String form, Writing writing) throws IOException {

@@ -24,6 +24,11 @@ final class MadePage {
 
     /** An A4 upright page of about so many megapixels, as an 8-bit grey PNG. */
     static byte[] png(int megapixels) {
+        return png(megapixels, 1);
+    }
+
+    /** Another drawing for each seed. */
+    static byte[] png(int megapixels, int seed) {
         int width = (int) Math.round(Math.sqrt(megapixels * 1e6 / Math.sqrt(2)));
         int height = (int) Math.round(width * Math.sqrt(2));
         BufferedImage page = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
@@ -33,7 +38,7 @@ final class MadePage {
         pen.setColor(Color.BLACK);
         pen.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         pen.setStroke(new BasicStroke(width / 400f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
-        draw(pen, width, height);
+        draw(pen, width, height, seed);
         pen.dispose();
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try {
@@ -53,8 +58,8 @@ final class MadePage {
         return Files.readAllBytes(path);
     }
 
-    private static void draw(Graphics2D pen, int width, int height) {
-        Random random = new Random(1);
+    private static void draw(Graphics2D pen, int width, int height, int seed) {
+        Random random = new Random(seed);
         for (int i = 0; i < SHAPES; i++) {
             double x = random.nextDouble() * width;
             double y = random.nextDouble() * height;

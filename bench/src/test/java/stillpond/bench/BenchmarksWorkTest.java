@@ -51,7 +51,7 @@ class BenchmarksWorkTest {
     @Test
     void everyFormIsWrittenAndShapesAreTheFlatsButAlongBorders() throws IOException {
         ExportBench export = ExportBench.small();
-        assertThat(export.figures()).hasSize(6).allMatch(figure -> figure.bytes() > 10_000);
+        assertThat(export.figures()).hasSize(7).allMatch(figure -> figure.bytes() > 5_000);
         ExportBench.Deviation deviation = export.deviation();
         assertThat(deviation.nodes()).isGreaterThan(500);
         assertThat(deviation.off()).as("smoothing moves borders").isPositive().isLessThan(deviation.pixels() / 50);

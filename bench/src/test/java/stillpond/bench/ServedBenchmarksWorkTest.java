@@ -72,6 +72,14 @@ class ServedBenchmarksWorkTest {
         assertThat(figures.repainted()).isPositive();
     }
 
+    @Test
+    void aProjectGoesOutAsAFileAndComesInAgain() throws Exception {
+        TravelBench.Figure figure = new TravelBench(new DemoMember(url, "lead"), 2).run(demo.database());
+        assertThat(figure.layers()).isGreaterThanOrEqualTo(2);
+        assertThat(figure.bytes()).isGreaterThan(10_000);
+        assertThat(List.of(figure.out(), figure.in())).allMatch(millis -> millis > 0);
+    }
+
     private static Page page() {
         Page page = chromium.newContext().newPage();
         page.setDefaultTimeout(PATIENCE_MS);

@@ -53,7 +53,7 @@ class CutterWork {
                     PressWork.png(MarkedPrint.of(pictures.composed(sheet, Showing.OWN), cuts.mmPerPx(sheet))));
         }
         files.put("page.png", PressWork.png(Shrunk.to(pictures.flats(sheet, Showing.OWN), LOOK_PX)));
-        return new Came(words(job, run), files);
+        return new Came(true, words(job, run), files);
     }
 
     private static byte[] way(CutJob job, CuttingRun run, Laid laid) {

@@ -164,12 +164,8 @@ class DeviceJob {
         state = State.PROCESSING;
     }
 
-    void refuse(String why, Instant at) {
-        end(State.ABORTED, why, at);
-    }
-
-    void complete(String whatCame, Instant at) {
-        end(State.COMPLETED, whatCame, at);
+    void end(Came came, Instant at) {
+        end(came.isDone() ? State.COMPLETED : State.ABORTED, came.words(), at);
     }
 
     private void end(State how, String words, Instant at) {

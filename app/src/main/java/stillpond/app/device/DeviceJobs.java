@@ -98,17 +98,11 @@ class DeviceJobs {
                 });
     }
 
-    void refuse(UUID job, String why) {
-        jobs.findAndLock(job)
-                .filter(present -> !present.state().isOver())
-                .ifPresent(present -> present.refuse(why, clock.instant()));
-    }
-
     /** All that came of it, at once. */
-    void complete(UUID job, String words, Map<String, byte[]> came) {
+    void end(UUID job, Came came) {
         jobs.findAndLock(job).filter(present -> !present.state().isOver()).ifPresent(present -> {
-            came.forEach((name, content) -> files.save(new DeviceFile(new DeviceFile.Key(job, name), content)));
-            present.complete(words, clock.instant());
+            came.files().forEach((name, content) -> files.save(new DeviceFile(new DeviceFile.Key(job, name), content)));
+            present.end(came, clock.instant());
         });
     }
 

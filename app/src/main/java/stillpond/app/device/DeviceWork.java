@@ -1,6 +1,7 @@
 package stillpond.app.device;
 
 import java.util.List;
+import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,6 +10,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import stillpond.app.background.BackgroundTask;
+import stillpond.app.export.PageMemory;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.refusal.Refusal;
@@ -21,16 +23,21 @@ class DeviceWork implements BackgroundTask {
 
     private static final Logger LOG = LoggerFactory.getLogger(DeviceWork.class);
 
+    private static final int PRESS_BYTES_PER_PIXEL = 44;
+    private static final int CUTTER_BYTES_PER_PIXEL = 28;
+
     private final DeviceJobs jobs;
     private final Sheets sheets;
     private final PressWork press;
     private final CutterWork cutter;
+    private final PageMemory memory;
 
-    DeviceWork(DeviceJobs jobs, Sheets sheets, PressWork press, CutterWork cutter) {
+    DeviceWork(DeviceJobs jobs, Sheets sheets, PressWork press, CutterWork cutter, PageMemory memory) {
         this.jobs = jobs;
         this.sheets = sheets;
         this.press = press;
         this.cutter = cutter;
+        this.memory = memory;
     }
 
     @Override
@@ -53,20 +60,31 @@ class DeviceWork implements BackgroundTask {
         DeviceJob job = taken.get();
         try {
             Sheet sheet = sheets.get(job.projectId(), job.sheetId());
-            Came came = job.device() == DeviceJob.Device.PRESS ? press.print(sheet, job) : cutter.cut(sheet, job);
+            Came came = send(sheet, job);
             node.requireGoingOn();
-            jobs.complete(id, came.words(), came.files());
+            jobs.end(id, came);
         } catch (Refusal refusal) {
-            jobs.refuse(id, refusal.getMessage());
+            jobs.end(id, refused(refusal.getMessage()));
         } catch (NoSuchElementException gone) {
-            jobs.refuse(id, "The sheet is not there any more.");
+            jobs.end(id, refused("The sheet is not there any more."));
         } catch (OutOfMemoryError large) {
-            jobs.refuse(id, "It needs more memory than there is here.");
+            jobs.end(id, refused("It needs more memory than there is here."));
         } catch (CancellationException stopping) {
             throw stopping;
         } catch (RuntimeException fault) {
             LOG.error("Job {} could not be sent to the {}", id, job.device().words(), fault);
-            jobs.refuse(id, "Something went wrong here; it is noted in the log.");
+            jobs.end(id, refused("Something went wrong here; it is noted in the log."));
         }
+    }
+
+    private static Came refused(String why) {
+        return new Came(false, why, Map.of());
+    }
+
+    private Came send(Sheet sheet, DeviceJob job) {
+        boolean isPress = job.device() == DeviceJob.Device.PRESS;
+        return isPress
+                ? memory.during(sheet, "plates", PRESS_BYTES_PER_PIXEL, () -> press.print(sheet, job))
+                : memory.during(sheet, "cuts", CUTTER_BYTES_PER_PIXEL, () -> cutter.cut(sheet, job));
     }
 }

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import stillpond.app.export.SheetPlates;
 import stillpond.app.palette.Palettes;
@@ -19,10 +20,11 @@ import stillpond.core.format.PngWriter;
 import stillpond.core.ink.Picture;
 import stillpond.core.palette.Paint;
 import stillpond.core.palette.Palette;
+import stillpond.core.plate.HeavyInk;
 import stillpond.core.plate.Plate;
 import stillpond.core.plate.Plates;
 import stillpond.core.plate.PressRun;
-import stillpond.core.refusal.Refusal;
+import stillpond.core.render.Shrunk;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Makes plates of a sheet and has them printed. */
@@ -31,6 +33,7 @@ class PressWork {
 
     private static final double INCHES_PER_METRE = 39.3701;
     private static final int PROCESS = 4;
+    private static final int LOOK_PX = 1200;
 
     private final SheetPlates plates;
     private final SheetPictures pictures;
@@ -56,15 +59,26 @@ class PressWork {
                 spots(palettes.of(sheet.project()), made.spotInks()),
                 (int) Math.round(made.resolution().xPerMetre() / INCHES_PER_METRE),
                 made.condition());
-        press.refusal(sheet.project(), sent).ifPresent(why -> {
-            throw new Refusal(why);
-        });
+        Optional<String> refusal = press.refusal(sheet.project(), sent);
+        if (refusal.isPresent()) {
+            return new Came(false, refusal.get(), heavy(sheet, sent));
+        }
         PressRun.Printed printed = press.print(sent);
         Map<String, byte[]> files = new HashMap<>();
         files.put("print.png", png(printed.print()));
         files.put("difference.png", png(printed.difference()));
         files.put("plates.zip", zip(sheet, made));
-        return new Came(words(printed, made), files);
+        return new Came(true, words(printed, made), files);
+    }
+
+    /** Where there is too much ink, over the page; nothing if there is nowhere. */
+    private Map<String, byte[]> heavy(Sheet sheet, Press.PressSheet sent) {
+        int most = press.limits(sheet.project()).mostInkPercent();
+        return sent.plates().mostInkPercent() <= most
+                ? Map.of()
+                : Map.of(
+                        "page.png", png(Shrunk.to(sent.screen(), LOOK_PX)),
+                        "heavy.png", png(HeavyInk.of(sent.plates(), most, LOOK_PX)));
     }
 
     /** A plate that prints nothing is not made, and its ink not asked for. */

@@ -27,11 +27,13 @@ class FileWriting implements BackgroundTask {
     private final HandingOn handingOn;
     private final Sheets sheets;
     private final SheetForms forms;
+    private final PageMemory memory;
 
-    FileWriting(HandingOn handingOn, Sheets sheets, SheetForms forms) {
+    FileWriting(HandingOn handingOn, Sheets sheets, SheetForms forms, PageMemory memory) {
         this.handingOn = handingOn;
         this.sheets = sheets;
         this.forms = forms;
+        this.memory = memory;
     }
 
     @Override
@@ -56,7 +58,10 @@ class FileWriting implements BackgroundTask {
         try {
             Sheet sheet = sheets.get(file.project(), file.sheet());
             Bounded out = new Bounded();
-            forms.write(sheet, file.form(), out);
+            memory.during(sheet, file.form(), () -> {
+                forms.write(sheet, file.form(), file.choices(), out);
+                return out;
+            });
             handingOn.written(file, sheet, out.toByteArray());
         } catch (Refusal refusal) {
             handingOn.failed(file, refusal.getMessage());

@@ -24,6 +24,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.background.Background;
 import stillpond.app.page.Downloads;
 import stillpond.app.project.Projects;
+import stillpond.core.handon.Arrangement;
 import stillpond.core.refusal.Refusal;
 
 /** The page on which many sheets are handed on at once. */
@@ -56,9 +57,15 @@ class HandOnProjectController {
             @RequestParam Optional<UUID> scene,
             @RequestParam(defaultValue = "false") boolean changed,
             @RequestParam(defaultValue = "") List<FileForm> form,
+            @RequestParam(defaultValue = "PART") Arrangement by,
+            @RequestParam(defaultValue = "own") String light,
             @AuthenticationPrincipal SignedIn person) {
         background.begin(
-                FileWriting.NAME, handingOn.begin(project, person.id(), new HandingOn.Order(scene, changed, form)));
+                FileWriting.NAME,
+                handingOn.begin(
+                        project,
+                        person.id(),
+                        new HandingOn.Order(scene, changed, form, new HandingOn.Choices(by, light))));
         return "redirect:/projects/" + project + "/hand-on";
     }
 

@@ -3,9 +3,11 @@ package stillpond.app.export;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -17,6 +19,7 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetPictures;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
+import stillpond.core.handon.Arrangement;
 import stillpond.core.handon.FileNames;
 import stillpond.core.refusal.Refusal;
 
@@ -61,10 +64,24 @@ class HandingOn {
      * @param scene empty: the whole project
      * @param onlyChanged leaves out sheets that are as they were when they went out last
      */
-    record Order(Optional<UUID> scene, boolean onlyChanged, List<FileForm> forms) {}
+    record Order(Optional<UUID> scene, boolean onlyChanged, List<FileForm> forms, Choices choices) {}
+
+    /**
+     * How files are written.
+     *
+     * @param by what shapes, layers and masks are told apart by
+     * @param light see {@link AskedLight}
+     */
+    record Choices(Arrangement by, String light) {
+        static final Choices USUAL = new Choices(Arrangement.PART, AskedLight.OWN);
+
+        Choices {
+            AskedLight.showing(light);
+        }
+    }
 
     /** A file that has to be written. */
-    record Task(UUID project, UUID job, int position, UUID sheet, FileForm form) {}
+    record Task(UUID project, UUID job, int position, UUID sheet, FileForm form, Choices choices) {}
 
     /** @throws Refusal if that comes to nothing, or to too much */
     UUID begin(UUID project, UUID author, Order order) {
@@ -74,7 +91,7 @@ class HandingOn {
         List<Scene> scenes = order.scene()
                 .map(scene -> List.of(projects.scene(project, scene)))
                 .orElseGet(() -> projects.scenes(project));
-        StoredJob job = new StoredJob(project, author, clock.instant(), words(order, scenes));
+        StoredJob job = new StoredJob(project, author, clock.instant(), words(order, scenes), order.choices());
         List<StoredFile> all = filesOf(job, scenes, order);
         if (all.isEmpty()) {
             throw new Refusal(
@@ -98,6 +115,8 @@ class HandingOn {
         List<StoredFile> all = new ArrayList<>();
         for (Scene scene : scenes) {
             int number = 0;
+            // Kept with the first of its sheets.
+            Set<FileForm> ofScene = new HashSet<>();
             for (Sheet sheet : present) {
                 if (!sheet.scene().equals(scene.id())) {
                     continue;
@@ -108,7 +127,14 @@ class HandingOn {
                 }
                 String place = String.format("%s - %02d %s", scene.title(), number, sheet.title());
                 for (FileForm form : order.forms()) {
-                    String name = names.unique(FileNames.safe(place) + form.suffix(), form.ending());
+                    if (form.isOfScene() && ofScene.contains(form)) {
+                        continue;
+                    }
+                    String of = form.isOfScene() ? scene.title() : place;
+                    if (form.isOfScene()) {
+                        ofScene.add(form);
+                    }
+                    String name = names.unique(FileNames.safe(of) + form.suffix(), form.ending());
                     all.add(new StoredFile(new StoredFile.Key(job.id(), all.size()), sheet.id(), form, name));
                 }
             }
@@ -155,8 +181,8 @@ class HandingOn {
             if (file.isEmpty()) {
                 present.finish(clock.instant());
             }
-            return file.map(
-                    each -> new Task(present.projectId(), job, each.key().position(), each.sheetId(), each.form()));
+            return file.map(each -> new Task(
+                    present.projectId(), job, each.key().position(), each.sheetId(), each.form(), present.choices()));
         });
     }
 

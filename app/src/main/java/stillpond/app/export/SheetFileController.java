@@ -38,6 +38,7 @@ class SheetFileController {
     private final AskedLight lights;
     private final Proofs proofs;
     private final SheetPlates plates;
+    private final PageMemory memory;
 
     SheetFileController(
             Sheets sheets,
@@ -45,13 +46,15 @@ class SheetFileController {
             SheetFiles files,
             AskedLight lights,
             Proofs proofs,
-            SheetPlates plates) {
+            SheetPlates plates,
+            PageMemory memory) {
         this.sheets = sheets;
         this.pictures = pictures;
         this.files = files;
         this.lights = lights;
         this.proofs = proofs;
         this.plates = plates;
+        this.memory = memory;
     }
 
     /**
@@ -82,7 +85,7 @@ class SheetFileController {
 
     @GetMapping("/flats.png")
     ResponseEntity<StreamingResponseBody> flats(@PathVariable UUID project, @PathVariable UUID sheet, Asked asked) {
-        return png(sheets.get(project, sheet), " - flats", asked, pictures::flats);
+        return png(sheets.get(project, sheet), FileForm.FLATS, asked, pictures::flats);
     }
 
     @GetMapping("/composed.png")
@@ -91,23 +94,22 @@ class SheetFileController {
             throw new Refusal(
                     "A whole sheet lies on paper, so there is nothing clear to trim. Trim its flats, or trim to the page frame.");
         }
-        return png(sheets.get(project, sheet), "", asked, pictures::composed);
+        return png(sheets.get(project, sheet), FileForm.SHEET, asked, pictures::composed);
     }
 
     /** To lay over the flats. */
     @GetMapping("/shadows.png")
     ResponseEntity<StreamingResponseBody> shadows(@PathVariable UUID project, @PathVariable UUID sheet, Asked asked) {
-        return png(sheets.get(project, sheet), " - shadows", asked, pictures::shadows);
+        return png(sheets.get(project, sheet), FileForm.SHADOWS, asked, pictures::shadows);
     }
 
-    private ResponseEntity<StreamingResponseBody> png(Sheet sheet, String what, Asked asked, Painting painting) {
+    private ResponseEntity<StreamingResponseBody> png(Sheet sheet, FileForm form, Asked asked, Painting painting) {
         String light = asked.lightOrOwn();
         Framing framing = asked.framing();
         return lit(
                 sheet,
                 light,
-                what,
-                ".png",
+                form,
                 MediaType.IMAGE_PNG,
                 (present, showing, out) -> files.png(
                         present, painting.paint(present, showing), framing, lights.name(present, light), out));
@@ -117,20 +119,24 @@ class SheetFileController {
         void write(Sheet sheet, Showing showing, OutputStream out) throws IOException;
     }
 
-    /** @param what behind the title and the light, in the name of the file */
     private ResponseEntity<StreamingResponseBody> lit(
-            Sheet sheet, String light, String what, String ending, MediaType type, Writing writing) {
+            Sheet sheet, String light, FileForm form, MediaType type, Writing writing) {
         Showing showing = AskedLight.showing(light);
-        return Spooled.download(
-                lights.title(sheet, light) + what, ending, type, out -> writing.write(sheet, showing, out));
+        return spooled(sheet, lights.title(sheet, light), form, type, out -> writing.write(sheet, showing, out));
+    }
+
+    private ResponseEntity<StreamingResponseBody> spooled(
+            Sheet sheet, String title, FileForm form, MediaType type, Spooled.Writing writing) {
+        return memory.during(sheet, form, () -> Spooled.download(title + form.suffix(), form.ending(), type, writing));
     }
 
     @GetMapping("/proof.pdf")
     ResponseEntity<StreamingResponseBody> proof(@PathVariable UUID project, @PathVariable UUID sheet) {
         Sheet present = sheets.get(project, sheet);
-        return Spooled.download(
-                present.title() + " - proof",
-                ".pdf",
+        return spooled(
+                present,
+                present.title(),
+                FileForm.PROOF,
                 MediaType.APPLICATION_PDF,
                 out -> ProofPdf.write(proofs.ofSheet(present), out));
     }
@@ -144,8 +150,7 @@ class SheetFileController {
         return lit(
                 sheets.get(project, sheet),
                 light,
-                "",
-                ".svg",
+                FileForm.SHAPES,
                 SVG,
                 (present, showing, out) -> files.svg(present, showing, by, out));
     }
@@ -159,8 +164,7 @@ class SheetFileController {
         return lit(
                 sheets.get(project, sheet),
                 light,
-                "",
-                ".ora",
+                FileForm.LAYERS,
                 OPEN_RASTER,
                 (present, showing, out) -> files.openRaster(present, showing, by, out));
     }
@@ -184,8 +188,7 @@ class SheetFileController {
         return lit(
                 sheets.get(project, sheet),
                 light,
-                " - plates",
-                ".zip",
+                FileForm.PLATES,
                 ZIP,
                 (present, showing, out) -> plates.write(present, showing, inking, film, out));
     }
@@ -197,6 +200,6 @@ class SheetFileController {
             @RequestParam(defaultValue = "COLOUR") Arrangement by,
             @RequestParam(defaultValue = "ONE_BIT") MaskFiles.Depth depth) {
         Sheet present = sheets.get(project, sheet);
-        return Spooled.download(present.title() + " - masks", ".zip", ZIP, out -> files.masks(present, by, depth, out));
+        return spooled(present, present.title(), FileForm.MASKS, ZIP, out -> files.masks(present, by, depth, out));
     }
 }

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.management.ManagementFactory;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
@@ -12,7 +13,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
@@ -31,11 +31,6 @@ public class PictureFiles {
     /** A decoded picture, and as much again for what is made of it here. */
     private static final int BYTES_PER_PIXEL = 8;
 
-    /** What of the heap is for pictures. */
-    private static final double SHARE_OF_HEAP = 0.7;
-
-    private static final long PERMIT_PIXELS = 1 << 16;
-
     private final PondSettings.Reading settings;
     private final ProcessBuilder command;
     private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(work -> {
@@ -45,22 +40,19 @@ public class PictureFiles {
     });
     private final BlockingQueue<Reader> idle;
     private final Semaphore readers;
-    private final int allPermits;
-    private final Semaphore memory;
+    private final WorkingMemory memory;
 
     @Autowired
-    PictureFiles(PondSettings settings) {
-        this(settings.reading());
+    PictureFiles(PondSettings settings, WorkingMemory memory) {
+        this(settings.reading(), memory);
     }
 
-    PictureFiles(PondSettings.Reading settings) {
+    PictureFiles(PondSettings.Reading settings, WorkingMemory memory) {
         this.settings = settings;
+        this.memory = memory;
         this.command = command(settings);
         this.idle = new ArrayBlockingQueue<>(settings.readers());
         this.readers = new Semaphore(settings.readers(), true);
-        long pixels = (long) (SHARE_OF_HEAP * settings.heap().toBytes() / BYTES_PER_PIXEL);
-        this.allPermits = (int) Math.min(Integer.MAX_VALUE, pixels / PERMIT_PIXELS);
-        this.memory = new Semaphore(allPermits, true);
     }
 
     /**
@@ -76,16 +68,16 @@ public class PictureFiles {
      * @throws UnreadableFile with a message for the user
      */
     public <T> T with(byte[] file, ImageLimits limits, Function<Read, T> use) {
-        AtomicInteger permits = new AtomicInteger();
+        List<WorkingMemory.Hold> held = new ArrayList<>();
         try {
             Read read = talk(reader -> {
                 Reader.Found found = reader.open(file, limits, settings.time());
-                permits.set(reserve(found.pixels()));
+                held.add(hold(found.pixels()));
                 return new Read(reader.decode(settings.time()), found.leftOut());
             });
             return use.apply(read);
         } finally {
-            memory.release(permits.get());
+            held.forEach(WorkingMemory.Hold::close);
         }
     }
 
@@ -138,14 +130,12 @@ public class PictureFiles {
         }
     }
 
-    private int reserve(long pixels) {
-        long permits = 1 + pixels / PERMIT_PIXELS;
-        if (permits > allPermits) {
-            throw new UnreadableFile("The picture is " + pixels / 1_000_000 + " megapixels; this server has memory for "
-                    + allPermits * PERMIT_PIXELS / 1_000_000 + ". Bring it smaller, or in parts.");
-        }
-        acquire(memory, (int) permits);
-        return (int) permits;
+    private WorkingMemory.Hold hold(long pixels) {
+        return memory.hold(
+                pixels * BYTES_PER_PIXEL,
+                most -> new UnreadableFile(
+                        "The picture is " + pixels / 1_000_000 + " megapixels; this server has memory for "
+                                + most / BYTES_PER_PIXEL / 1_000_000 + ". Bring it smaller, or in parts."));
     }
 
     private void acquire(Semaphore from, int permits) {

@@ -3,16 +3,24 @@ package stillpond.app.export;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import com.github.weisj.jsvg.SVGDocument;
+import com.github.weisj.jsvg.parser.LoaderContext;
+import com.github.weisj.jsvg.parser.SVGLoader;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import stillpond.app.background.Background;
 import stillpond.app.palette.Palettes;
@@ -60,6 +68,54 @@ class HandOnTogetherTest {
     }
 
     @Test
+    void aSceneGoesOutInAllFormsAtOnceAndOthersCanReadEach() throws Exception {
+        Sheet sheet = work.bring(Drawings.threeBoxes());
+        work.lay(sheet, work.coat().id(), 500, 1000);
+        List<String> asked = new ArrayList<>(List.of("scene", work.scene().toString(), "by", "COLOUR"));
+        for (FileForm form : FileForm.values()) {
+            asked.addAll(List.of("form", form.name()));
+        }
+        begin(asked.toArray(String[]::new));
+        HandingOn.Progress done = finished();
+        assertThat(done.written()).as(done.failures().toString()).isEqualTo(FileForm.values().length);
+        Map<String, byte[]> files = Unzipped.of(visitor.download(address + "/jobs/" + done.id() + "/files.zip"));
+
+        BufferedImage flats = picture(one(files, " - flats.png"));
+        BufferedImage whole = picture(one(files, "boxes.png"));
+        assertThat(flats.getRGB(500, 1000)).isEqualTo(whole.getRGB(500, 1000)).isEqualTo(0xff2f6f5e);
+        assertThat(picture(one(files, " - shadows.png")).getWidth()).isEqualTo(flats.getWidth());
+        SVGDocument shapes =
+                new SVGLoader().load(new ByteArrayInputStream(one(files, ".svg")), null, LoaderContext.createDefault());
+        assertThat(shapes).isNotNull();
+        assertThat(new String(one(files, ".svg"), StandardCharsets.UTF_8)).contains("<title>Juniper, Coat</title>");
+        assertThat(Unzipped.of(one(files, ".ora"))).containsKeys("mimetype", "stack.xml", "mergedimage.png");
+        Map<String, byte[]> masks = Unzipped.of(one(files, " - masks.zip"));
+        assertThat(masks).containsKeys("index.csv", "index.json").hasSize(3);
+        Map<String, byte[]> plates = Unzipped.of(one(files, " - plates.zip"));
+        byte[] cyan = plates.get(plates.keySet().stream()
+                .filter(name -> name.contains("yan") && name.endsWith(".tif"))
+                .findFirst()
+                .orElseThrow());
+        assertThat(picture(cyan).getWidth()).isGreaterThan(flats.getWidth());
+        for (String proof : List.of("boxes - proof.pdf", "Low tide - proof.pdf")) {
+            try (PDDocument read = Loader.loadPDF(one(files, proof))) {
+                assertThat(new PDFTextStripper().getText(read)).as(proof).contains("Coat");
+            }
+        }
+    }
+
+    private static byte[] one(Map<String, byte[]> files, String ending) {
+        List<String> names =
+                files.keySet().stream().filter(name -> name.endsWith(ending)).toList();
+        assertThat(names).as(ending + " among " + files.keySet()).hasSize(1);
+        return files.get(names.get(0));
+    }
+
+    private static BufferedImage picture(byte[] file) throws IOException {
+        return ImageIO.read(new ByteArrayInputStream(file));
+    }
+
+    @Test
     void onlyWhatHasChangedSinceGoesOutAgain() {
         Sheet first = work.bring(Drawings.threeBoxes());
         work.bring(Drawings.threeBoxesLower());
@@ -84,7 +140,8 @@ class HandOnTogetherTest {
         UUID job = handingOn.begin(
                 work.project(),
                 work.account(),
-                new HandingOn.Order(Optional.empty(), false, List.of(FileForm.FLATS, FileForm.SHEET)));
+                new HandingOn.Order(
+                        Optional.empty(), false, List.of(FileForm.FLATS, FileForm.SHEET), HandingOn.Choices.USUAL));
         HandingOn.Task first = handingOn.next(job).orElseThrow();
         handingOn.failed(first, "the disk was away");
         pond.bean(Background.class).begin(FileWriting.NAME, job);
@@ -103,7 +160,8 @@ class HandOnTogetherTest {
         UUID job = handingOn.begin(
                 work.project(),
                 work.account(),
-                new HandingOn.Order(Optional.of(work.scene()), false, List.of(FileForm.FLATS)));
+                new HandingOn.Order(
+                        Optional.of(work.scene()), false, List.of(FileForm.FLATS), HandingOn.Choices.USUAL));
         visitor.submit(address + "/jobs/" + job + "/cancel");
         assertThat(handingOn.next(job)).isEmpty();
         pond.bean(Background.class).begin(FileWriting.NAME, job);

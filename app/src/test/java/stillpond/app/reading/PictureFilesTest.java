@@ -29,8 +29,9 @@ class PictureFilesTest {
     private PictureFiles files;
 
     private PictureFiles files(Duration time, int memoryMb, int heapMb, Duration patience) {
-        files = new PictureFiles(new PondSettings.Reading(
-                1, time, DataSize.ofMegabytes(memoryMb), DataSize.ofMegabytes(heapMb), patience));
+        PondSettings.Reading settings = new PondSettings.Reading(
+                1, time, DataSize.ofMegabytes(memoryMb), DataSize.ofMegabytes(heapMb), patience);
+        files = new PictureFiles(settings, WorkingMemory.of(settings));
         return files;
     }
 
@@ -113,7 +114,7 @@ class PictureFilesTest {
         assertThat(isAtWork.await(60, TimeUnit.SECONDS)).isTrue();
         assertThatThrownBy(() -> files.with(square(1900), ImageLimits.DEFAULT, read -> 2))
                 .isInstanceOf(UnreadableFile.class)
-                .hasMessageContaining("bring it again in a minute");
+                .hasMessageContaining("try again in a minute");
         mayEnd.countDown();
         assertThat(first.get()).isEqualTo(1);
         assertThat(files.<Integer>with(square(1900), ImageLimits.DEFAULT, read -> 3))

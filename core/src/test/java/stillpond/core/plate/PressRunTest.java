@@ -104,4 +104,14 @@ class PressRunTest {
         assertThat(limits.refusal(plates(0, 0, 0, 0), List.of(), 2400).orElseThrow())
                 .contains("1200");
     }
+
+    @Test
+    void whereThereIsTooMuchInkIsSeenHoweverThinItIs() {
+        Plates plates = plates(100, 100, 50, 0);
+        plates.plates().get(3).coverage()[5 * SIDE + 7] = (byte) 255;
+        Picture heavy = HeavyInk.of(plates, 300, SIDE / 2);
+        assertThat(heavy.widthPx()).isEqualTo(SIDE / 2);
+        assertThat(Arrays.stream(heavy.argb()).filter(pixel -> pixel != 0)).hasSize(1);
+        assertThat(heavy.argb()[2 * SIDE / 2 + 3]).isEqualTo(0xff000000);
+    }
 }
