@@ -1,4 +1,5 @@
 import alpine from "@alpinejs/csp";
+import "htmx.org";
 import { Mixer } from "../mixer/mixer";
 import { describe, PaletteCalls, type CardState, type Edit, type SwatchState } from "../mixer/palette-calls";
 import { propose } from "../mixer/proposing";

@@ -241,9 +241,10 @@ final class ExportBench {
     }
 
     private void plates(OutputStream out) throws IOException {
-        Picture none = new Picture(ink.widthPx(), ink.heightPx(), new int[ink.widthPx() * ink.heightPx()]);
         Separation.Page page = new Separation.Page(
-                SheetPainter.layer(map.plane(), colours), none, List.of(), SheetPainter.ink(ink, InkColours.BLACK));
+                SheetPainter.layer(map.plane(), colours),
+                Separation.SpotAreas.NONE,
+                SheetPainter.ink(ink, InkColours.BLACK));
         PrintCondition condition = PrintCondition.of(Files.readAllBytes(profile));
         PlateFiles.write(
                 "Page",

@@ -2,7 +2,6 @@ package stillpond.app.card;
 
 import java.io.IOException;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -24,8 +23,6 @@ import stillpond.app.project.Right;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.handon.OutputCsv;
-import stillpond.core.handon.Printed;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.PaletteEdit;
@@ -130,18 +127,6 @@ class CardController {
         Palette palette = palettes.of(project);
         Card present = palette.card(card).orElseThrow();
         return Downloads.file(present.name(), form.ending(), form.type()).body(form.write(List.of(present), palette));
-    }
-
-    /** A card for one way of putting it out. */
-    @GetMapping("/projects/{project}/cards/{card}/output/{output}")
-    ResponseEntity<byte[]> output(@PathVariable UUID project, @PathVariable UUID card, @PathVariable OutputCsv output) {
-        Palette palette = palettes.of(project);
-        Card present = palette.card(card).orElseThrow();
-        return Downloads.file(
-                        present.name() + " - " + output.name().toLowerCase(Locale.ROOT),
-                        CardForm.CSV.ending(),
-                        CardForm.CSV.type())
-                .body(output.write(Printed.of(present, palette, printConditions.of(project))));
     }
 
     /** What a file would bring; nothing is changed. */

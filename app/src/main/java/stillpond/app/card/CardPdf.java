@@ -9,9 +9,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
+import stillpond.app.page.PdfType;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
@@ -26,16 +24,22 @@ final class CardPdf {
     private static final int COLUMNS = 4;
     private static final int ROWS = 5;
 
+    private static final PdfType.Setting TITLE = new PdfType.Setting(22, true, 40);
+    private static final PdfType.Setting SUBJECT = new PdfType.Setting(12, false, 80);
+    private static final PdfType.Setting NAME = new PdfType.Setting(10, true, 24);
+    private static final PdfType.Setting VALUE = new PdfType.Setting(9, false, 24);
+
     private CardPdf() {}
 
     static byte[] write(List<Card> cards, Palette palette) {
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            PdfType type = new PdfType(document);
             for (Card card : cards) {
                 List<Swatch> left = card.swatches();
                 do {
                     List<Swatch> onPage = left.subList(0, Math.min(left.size(), COLUMNS * ROWS));
-                    addPage(document, card, onPage, palette);
+                    addPage(document, type, card, onPage, palette);
                     left = left.subList(onPage.size(), left.size());
                 } while (!left.isEmpty());
             }
@@ -46,16 +50,14 @@ final class CardPdf {
         }
     }
 
-    private static void addPage(PDDocument document, Card card, List<Swatch> swatches, Palette palette)
+    private static void addPage(PDDocument document, PdfType type, Card card, List<Swatch> swatches, Palette palette)
             throws IOException {
         PDPage page = new PDPage(PDRectangle.A4);
         document.addPage(page);
-        PDFont bold = new PDType1Font(FontName.HELVETICA_BOLD);
-        PDFont plain = new PDType1Font(FontName.HELVETICA);
         float top = PDRectangle.A4.getHeight() - MARGIN;
         try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-            write(content, bold, 22, MARGIN, top - 18, card.name());
-            write(content, plain, 12, MARGIN, top - 36, card.subject());
+            type.write(content, TITLE, MARGIN, top - 18, card.name());
+            type.write(content, SUBJECT, MARGIN, top - 36, card.subject());
             for (int i = 0; i < swatches.size(); i++) {
                 Swatch swatch = swatches.get(i);
                 float x = MARGIN + i % COLUMNS * STEP_X;
@@ -64,26 +66,10 @@ final class CardPdf {
                 content.setNonStrokingColor(Color.decode(hex));
                 content.addRect(x, y, SIDE, SIDE);
                 content.fill();
-                content.setNonStrokingColor(Color.BLACK);
-                write(content, bold, 10, x, y - 14, swatch.name());
-                write(content, plain, 9, x, y - 26, hex);
-                write(content, plain, 9, x, y - 37, swatch.part());
+                type.write(content, NAME, x, y - 14, swatch.name());
+                type.write(content, VALUE, x, y - 26, hex);
+                type.write(content, VALUE, x, y - 37, swatch.part());
             }
         }
-    }
-
-    private static void write(PDPageContentStream content, PDFont font, float size, float x, float y, String text)
-            throws IOException {
-        content.beginText();
-        content.setFont(font, size);
-        content.newLineAtOffset(x, y);
-        content.showText(printable(text));
-        content.endText();
-    }
-
-    /** The fonts that every reader of PDF has know Latin letters only. */
-    private static String printable(String text) {
-        String kept = text.replaceAll("[^\\x20-\\x7e\\u00a1-\\u00ff]", "?");
-        return kept.length() > 24 ? kept.substring(0, 23) + "." : kept;
     }
 }

@@ -10,16 +10,12 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import stillpond.app.export.SheetPlates;
-import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetPictures;
 import stillpond.app.sheet.Showing;
-import stillpond.core.colour.Srgb;
 import stillpond.core.format.PlateFiles;
 import stillpond.core.format.PngWriter;
 import stillpond.core.ink.Picture;
-import stillpond.core.palette.Paint;
-import stillpond.core.palette.Palette;
 import stillpond.core.plate.HeavyInk;
 import stillpond.core.plate.Plate;
 import stillpond.core.plate.Plates;
@@ -37,14 +33,12 @@ class PressWork {
 
     private final SheetPlates plates;
     private final SheetPictures pictures;
-    private final Palettes palettes;
     private final Press press;
     private final JsonMapper json;
 
-    PressWork(SheetPlates plates, SheetPictures pictures, Palettes palettes, Press press, JsonMapper json) {
+    PressWork(SheetPlates plates, SheetPictures pictures, Press press, JsonMapper json) {
         this.plates = plates;
         this.pictures = pictures;
-        this.palettes = palettes;
         this.press = press;
         this.json = json;
     }
@@ -56,7 +50,7 @@ class PressWork {
         Press.PressSheet sent = new Press.PressSheet(
                 made.plates(),
                 pictures.composed(sheet, showing),
-                spots(palettes.of(sheet.project()), made.spotInks()),
+                made.spotInks(),
                 (int) Math.round(made.resolution().xPerMetre() / INCHES_PER_METRE),
                 made.condition());
         Optional<String> refusal = press.refusal(sheet.project(), sent);
@@ -89,7 +83,10 @@ class PressWork {
                 .toList();
         return new SheetPlates.Separated(
                 new Plates(made.widthPx(), made.heightPx(), kept, made.mostInkPercent(), made.overLimit()),
-                kept.stream().skip(PROCESS).map(Plate::ink).toList(),
+                all.spotInks().stream()
+                        .filter(spot ->
+                                kept.stream().anyMatch(plate -> plate.ink().equals(spot.ink())))
+                        .toList(),
                 all.resolution(),
                 all.condition());
     }
@@ -101,17 +98,6 @@ class PressWork {
             }
         }
         return false;
-    }
-
-    private static List<Press.Spot> spots(Palette palette, List<String> inks) {
-        Map<String, Srgb> colours = new HashMap<>();
-        palette.cards()
-                .forEach(card -> card.swatches().forEach(swatch -> {
-                    if (swatch.paint() instanceof Paint.Spot spot) {
-                        palette.colourOf(swatch.id()).ifPresent(colour -> colours.putIfAbsent(spot.ink(), colour));
-                    }
-                }));
-        return inks.stream().map(ink -> new Press.Spot(ink, colours.get(ink))).toList();
     }
 
     private static String words(PressRun.Printed printed, SheetPlates.Separated made) {

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import stillpond.core.colour.Srgb;
 import stillpond.core.plate.PressLimits;
 import stillpond.core.plate.PressRun;
+import stillpond.core.plate.Separation;
 
 /** A sheet-fed press with uncoated paper that is a little yellow, and dots that gain more than the profile has of it. */
 @Component
@@ -34,7 +35,9 @@ class SimulatedPress implements Press {
     public Optional<String> refusal(UUID project, PressSheet sheet) {
         return limits(project)
                 .refusal(
-                        sheet.plates(), sheet.spotInks().stream().map(Spot::ink).toList(), sheet.perInch());
+                        sheet.plates(),
+                        sheet.spotInks().stream().map(Separation.Spot::ink).toList(),
+                        sheet.perInch());
     }
 
     @Override
@@ -42,7 +45,7 @@ class SimulatedPress implements Press {
         return PressRun.of(
                 sheet.plates(),
                 sheet.screen(),
-                sheet.spotInks().stream().map(Spot::colour).toList(),
+                sheet.spotInks().stream().map(Separation.Spot::solid).toList(),
                 new PressRun.Paper(sheet.condition(), GAIN_PERCENT, PAPER),
                 PRINT_PX);
     }

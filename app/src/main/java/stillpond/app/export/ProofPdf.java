@@ -9,10 +9,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
+import stillpond.app.page.PdfType;
 import stillpond.core.colour.Cmyk;
 import stillpond.core.colour.Srgb;
 import stillpond.core.handon.Printed;
@@ -30,16 +28,19 @@ final class ProofPdf {
     private static final float STONE = 22;
     private static final int COLUMNS = 2;
     private static final float HATCH_STEP = 4;
-    private static final int LONGEST_NAME = 42;
+    private static final PdfType.Setting TITLE = new PdfType.Setting(18, true, 60);
+    private static final PdfType.Setting LINE = new PdfType.Setting(10, false, 100);
+    private static final PdfType.Setting NAME = new PdfType.Setting(9, true, 42);
+    private static final PdfType.Setting VALUE = new PdfType.Setting(8, false, 42);
 
     private final PDDocument document;
     private final Proof proof;
-    private final PDFont bold = new PDType1Font(FontName.HELVETICA_BOLD);
-    private final PDFont plain = new PDType1Font(FontName.HELVETICA);
+    private final PdfType type;
 
-    private ProofPdf(PDDocument document, Proof proof) {
+    private ProofPdf(PDDocument document, Proof proof) throws IOException {
         this.document = document;
         this.proof = proof;
+        this.type = new PdfType(document);
     }
 
     /** Leaves the stream open. */
@@ -95,17 +96,15 @@ final class ProofPdf {
 
     /** Returns how far up there is room below it. */
     private float heading(PDPageContentStream content, String title, String light) throws IOException {
-        write(content, bold, 18, MARGIN, HEIGHT - MARGIN - 14, title, 60);
+        type.write(content, TITLE, MARGIN, HEIGHT - MARGIN - 14, title);
         String place = proof.project() + ", " + proof.scene() + (light.isEmpty() ? "" : ", under the light " + light);
-        write(content, plain, 10, MARGIN, HEIGHT - MARGIN - 30, place, 100);
-        write(
+        type.write(content, LINE, MARGIN, HEIGHT - MARGIN - 30, place);
+        type.write(
                 content,
-                plain,
-                10,
+                LINE,
                 MARGIN,
                 HEIGHT - MARGIN - 43,
-                proof.date() + ". Print condition: " + proof.printCondition() + ".",
-                100);
+                proof.date() + ". Print condition: " + proof.printCondition() + ".");
         return HEIGHT - MARGIN - 56;
     }
 
@@ -131,11 +130,11 @@ final class ProofPdf {
             hatch(content, x, y);
         }
         String card = swatch.card().map(name -> ", " + name).orElse("");
-        write(content, bold, 9, next, y + 15, swatch.name() + card + share(swatch), LONGEST_NAME);
-        write(content, plain, 8, next, y + 5, values(swatch), LONGEST_NAME);
+        type.write(content, NAME, next, y + 15, swatch.name() + card + share(swatch));
+        type.write(content, VALUE, next, y + 5, values(swatch));
         if (!swatch.isPrintable()) {
             String becomes = swatch.paper().map(Srgb::hex).orElse("otherwise");
-            write(content, plain, 8, next, y - 5, "cannot be printed: comes out " + becomes, LONGEST_NAME);
+            type.write(content, VALUE, next, y - 5, "cannot be printed: comes out " + becomes);
         }
     }
 
@@ -185,23 +184,6 @@ final class ProofPdf {
         content.moveTo(x1, y1);
         content.lineTo(x2, y2);
         content.stroke();
-    }
-
-    private static void write(
-            PDPageContentStream content, PDFont font, float size, float x, float y, String text, int most)
-            throws IOException {
-        content.setNonStrokingColor(Color.BLACK);
-        content.beginText();
-        content.setFont(font, size);
-        content.newLineAtOffset(x, y);
-        content.showText(printable(text, most));
-        content.endText();
-    }
-
-    /** The fonts that every reader of PDF has know Latin letters only. */
-    private static String printable(String text, int most) {
-        String kept = text.replaceAll("[^\\x20-\\x7e\\u00a1-\\u00ff]", "?");
-        return kept.length() > most ? kept.substring(0, most - 1) + "." : kept;
     }
 
     private static BufferedImage imageOf(Picture picture) {

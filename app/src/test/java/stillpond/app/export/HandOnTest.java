@@ -159,6 +159,10 @@ class HandOnTest {
                     .isEqualTo(3);
             assertThat(new PDFTextStripper().getText(proof)).contains(second.title());
         }
+        visitor.submit(work.address(second) + "/rename", "title", "Θάλασσα, море, \u6d77, \ud83c\udf0a");
+        try (PDDocument proof = Loader.loadPDF(visitor.download(work.address(second) + "/export/proof.pdf"))) {
+            assertThat(new PDFTextStripper().getText(proof)).contains("Θάλασσα, море, ?, ?");
+        }
     }
 
     @Test
@@ -189,6 +193,8 @@ class HandOnTest {
                         .cardOf(work.coat().id())
                         .orElseThrow()
                         .id();
+        assertThat(visitor.get(card + "/outputs?as=PRINT").body()).contains("Percent of cyan", "Coat", " %");
+        assertThat(visitor.get(card + "/outputs?as=SPOTS").body()).contains("has an ink of its own");
         assertThat(new String(visitor.download(card + "/output/SCREEN"), StandardCharsets.UTF_8))
                 .contains("\"#2f6f5e\",47,111,94");
         assertThat(new String(visitor.download(card + "/output/PRINT"), StandardCharsets.UTF_8))

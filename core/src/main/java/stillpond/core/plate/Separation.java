@@ -32,13 +32,13 @@ public final class Separation {
     private final List<int[]> printed = new ArrayList<>();
 
     private final List<Double> lightness = new ArrayList<>();
-    private final Map<Long, Integer> known = new HashMap<>();
+    private final Map<Paint, Integer> known = new HashMap<>();
 
     private Separation(Page page, PrintCondition condition, Inking inking) {
         this.page = page;
         this.condition = condition;
         this.inking = inking;
-        this.inks = PROCESS.size() + page.spotInks().size();
+        this.inks = PROCESS.size() + page.spots().inks().size();
         printed.add(new int[inks]);
         lightness.add(Double.POSITIVE_INFINITY);
     }
@@ -47,17 +47,36 @@ public final class Separation {
      * What is to be separated, all of one size.
      *
      * @param flats with their shadows, without ink; clear where the paper shows
-     * @param spots where a spot ink is printed in the place of process inks: its number in {@code spotInks}, from 1, in the lower bits of an opaque pixel; clear or 0 elsewhere
      * @param ink alone, on clear paper
      */
-    public record Page(Picture flats, Picture spots, List<String> spotInks, Picture ink) {
+    public record Page(Picture flats, SpotAreas spots, Picture ink) {
         public Page {
-            spotInks = List.copyOf(spotInks);
-            boolean isOneSize = flats.argb().length == spots.argb().length
-                    && flats.argb().length == ink.argb().length
-                    && flats.widthPx() == spots.widthPx()
-                    && flats.widthPx() == ink.widthPx();
+            boolean isOneSize = flats.argb().length == ink.argb().length
+                    && flats.widthPx() == ink.widthPx()
+                    && (spots.inks().isEmpty()
+                            || flats.argb().length == spots.plain().argb().length);
             if (!isOneSize) {
+                throw new Refusal("What is separated is of one size.");
+            }
+        }
+    }
+
+    /** An ink of its own. @param solid what it looks like where it covers all */
+    public record Spot(String ink, Srgb solid) {}
+
+    /**
+     * Where inks of their own are printed in the place of process inks.
+     *
+     * @param numbers of a pixel: that of the ink in {@code inks}, from 1; 0 where there is none
+     * @param plain the flats without their shadows
+     */
+    public record SpotAreas(int[] numbers, Picture plain, List<Spot> inks) {
+
+        public static final SpotAreas NONE = new SpotAreas(new int[0], new Picture(1, 1, new int[1]), List.of());
+
+        public SpotAreas {
+            inks = List.copyOf(inks);
+            if (!inks.isEmpty() && numbers.length != plain.argb().length) {
                 throw new Refusal("What is separated is of one size.");
             }
         }
@@ -93,7 +112,9 @@ public final class Separation {
         List<Plate> plates = new ArrayList<>();
         for (int ink = 0; ink < inks; ink++) {
             plates.add(new Plate(
-                    ink < PROCESS.size() ? PROCESS.get(ink) : page.spotInks().get(ink - PROCESS.size()),
+                    ink < PROCESS.size()
+                            ? PROCESS.get(ink)
+                            : page.spots().inks().get(ink - PROCESS.size()).ink(),
                     coverage[ink]));
         }
         int mostInk = Arrays.stream(most).max().orElse(0);
@@ -105,38 +126,59 @@ public final class Separation {
                 Arrays.stream(over).sum());
     }
 
+    /** What decides what is printed. @param spot the number of an ink of its own, or 0 @param plain without a shadow; only told where there is such an ink */
+    private record Paint(int spot, int argb, int plain) {}
+
     /** The number of what is printed at each pixel, before ink. */
     private int[] paints() {
         int[] flats = page.flats().argb();
-        int[] spots = page.spots().argb();
+        boolean hasSpots = !page.spots().inks().isEmpty();
         int[] paints = new int[flats.length];
-        long last = 0;
+        Paint last = new Paint(0, 0, 0);
         int paint = 0;
         for (int i = 0; i < flats.length; i++) {
-            int spot = spots[i] >>> 24 == FULL ? spots[i] & RGB : 0;
-            int number = spot <= page.spotInks().size() ? spot : 0;
-            long key = flats[i] >>> 24 == 0 ? 0 : (long) number << 32 | flats[i] & 0xffffffffL;
-            if (key != last) {
-                last = key;
-                paint = key == 0 ? 0 : known.computeIfAbsent(key, this::add);
+            int spot = hasSpots ? page.spots().numbers()[i] : 0;
+            int plain = spot > 0 ? page.spots().plain().argb()[i] : 0;
+            if (spot != last.spot() || flats[i] != last.argb() || plain != last.plain()) {
+                last = new Paint(spot, flats[i], plain);
+                paint = flats[i] >>> 24 == 0 ? 0 : known.computeIfAbsent(last, this::add);
             }
             paints[i] = paint;
         }
         return paints;
     }
 
-    private int add(long key) {
-        int argb = (int) key;
-        int spot = (int) (key >>> 32);
+    private int add(Paint paint) {
         int[] shares = new int[inks];
-        if (spot > 0) {
-            shares[PROCESS.size() + spot - 1] = argb >>> 24;
+        if (paint.spot() > 0) {
+            spot(paint, shares);
         } else {
-            process(argb, shares);
+            process(paint.argb(), shares);
         }
         printed.add(shares);
-        lightness.add(Lab.of(Srgb.ofPacked(argb & RGB), White.D50).lightness());
+        lightness.add(Lab.of(Srgb.ofPacked(paint.argb() & RGB), White.D50).lightness());
         return printed.size() - 1;
+    }
+
+    /**
+     * A tint of the ink by the light that it swallows (A. Murray, "Monochrome Reproduction in Photoengraving", 1936), and for a shadow as much black over it as takes the light that the
+     * shadow does.
+     */
+    private void spot(Paint paint, int[] shares) {
+        double plain = light(paint.plain());
+        double solid = page.spots().inks().get(paint.spot() - 1).solid().relativeLuminance();
+        double tint = solid >= 1 ? 1 : (1 - plain) / (1 - solid);
+        double black = plain <= 0 ? 0 : 1 - light(paint.argb()) / plain;
+        shares[PROCESS.size() + paint.spot() - 1] = share(tint * (paint.argb() >>> 24));
+        shares[BLACK] = share(black * (paint.argb() >>> 24));
+    }
+
+    private static double light(int argb) {
+        return Srgb.ofPacked(argb & RGB).relativeLuminance();
+    }
+
+    private static int share(double value) {
+        return (int) Math.round(Math.max(0, Math.min(FULL, value)));
     }
 
     private void process(int argb, int[] shares) {

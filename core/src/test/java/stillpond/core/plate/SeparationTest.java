@@ -37,12 +37,12 @@ class SeparationTest {
     private static final int BLACK = 0xff000000;
     private static final Picture FLATS = picture((x, y) -> y >= 30 ? 0 : x < 30 ? LIGHT : DARK);
     private static final Picture LINE = picture((x, y) -> y == 15 ? BLACK : 0);
-    private static final Picture NO_SPOTS = picture((x, y) -> 0);
+    private static final Separation.SpotAreas NO_SPOTS = Separation.SpotAreas.NONE;
     private static final Inking PLAIN = new Inking(true, 0, 300);
 
     @Test
     void eachPlatePrintsTheShareThatTheConditionTellsAndNothingOnPaper() throws IOException {
-        Plates plates = separate(NO_SPOTS, List.of(), PLAIN);
+        Plates plates = separate(NO_SPOTS, PLAIN);
         Cmyk inks = condition().inks(Srgb.ofPacked(LIGHT & 0xffffff));
         assertThat(plates.plates().stream().map(Plate::ink)).containsExactly("Cyan", "Magenta", "Yellow", "Black");
         assertThat(at(plates, "Yellow", 5, 5)).isEqualTo((int) Math.round(255 * inks.yellow()));
@@ -55,30 +55,57 @@ class SeparationTest {
 
     @Test
     void blackLineArtIsPrintedFromBlackAloneOverOrInThePlaceOfWhatLiesThere() throws IOException {
-        Plates over = separate(NO_SPOTS, List.of(), PLAIN);
+        Plates over = separate(NO_SPOTS, PLAIN);
         assertThat(at(over, "Black", 5, 15)).isEqualTo(255);
         assertThat(at(over, "Yellow", 5, 15))
                 .isEqualTo(at(over, "Yellow", 5, 5))
                 .isPositive();
-        Plates inPlace = separate(NO_SPOTS, List.of(), new Inking(false, 0, 300));
+        Plates inPlace = separate(NO_SPOTS, new Inking(false, 0, 300));
         assertThat(at(inPlace, "Black", 5, 15)).isEqualTo(255);
         assertThat(at(inPlace, "Yellow", 5, 15)).isZero();
     }
 
+    /** The left field printed from an ink of its own. */
+    private static Separation.SpotAreas tideGreen(Picture plain, int solid) {
+        return new Separation.SpotAreas(
+                picture((x, y) -> y < 30 && x < 30 ? 1 : 0).argb(),
+                plain,
+                List.of(new Separation.Spot("Tide green", Srgb.ofPacked(solid & 0xffffff))));
+    }
+
     @Test
     void aSpotInkHasAPlateOfItsOwnInThePlaceOfProcessInks() throws IOException {
-        Picture spots = picture((x, y) -> y < 30 && x < 30 ? 0xff000001 : BLACK);
-        Plates plates = separate(spots, List.of("Tide green"), PLAIN);
+        Plates plates = separate(tideGreen(FLATS, LIGHT), PLAIN);
         assertThat(at(plates, "Tide green", 5, 5)).isEqualTo(255);
         assertThat(at(plates, "Yellow", 5, 5)).isZero();
+        assertThat(at(plates, "Black", 5, 5)).isZero();
         assertThat(at(plates, "Tide green", 50, 5)).isZero();
         assertThat(at(plates, "Cyan", 50, 5)).isPositive();
     }
 
     @Test
+    void aTintOfASpotInkCoversAsMuchAsSwallowsItsLight() throws IOException {
+        double solid = Srgb.ofPacked(DARK & 0xffffff).relativeLuminance();
+        double tone = Srgb.ofPacked(LIGHT & 0xffffff).relativeLuminance();
+        Plates plates = separate(tideGreen(FLATS, DARK), PLAIN);
+        assertThat(at(plates, "Tide green", 5, 5)).isEqualTo((int) Math.round(255 * (1 - tone) / (1 - solid)));
+    }
+
+    @Test
+    void aShadowOnASpotInkIsPrintedFromBlackOverIt() throws IOException {
+        Picture brighter = picture((x, y) -> y >= 30 ? 0 : x < 30 ? 0xffffe890 : DARK);
+        double shadowed = Srgb.ofPacked(LIGHT & 0xffffff).relativeLuminance();
+        double plain = Srgb.ofHex("#ffe890").relativeLuminance();
+        Plates plates = separate(tideGreen(brighter, 0xffffe890), PLAIN);
+        assertThat(at(plates, "Tide green", 5, 5)).isEqualTo(255);
+        assertThat(at(plates, "Black", 5, 5)).isEqualTo((int) Math.round(255 * (1 - shadowed / plain)));
+        assertThat(at(plates, "Yellow", 5, 5)).isZero();
+    }
+
+    @Test
     void theLighterIsSpreadUnderTheDarkerByTheTrapAndNotOntoPaper() throws IOException {
-        int plain = at(separate(NO_SPOTS, List.of(), PLAIN), "Yellow", 31, 5);
-        Plates trapped = separate(NO_SPOTS, List.of(), new Inking(true, 3, 300));
+        int plain = at(separate(NO_SPOTS, PLAIN), "Yellow", 31, 5);
+        Plates trapped = separate(NO_SPOTS, new Inking(true, 3, 300));
         int light = at(trapped, "Yellow", 5, 5);
         assertThat(light).isGreaterThan(plain);
         for (int x = 30; x < 33; x++) {
@@ -91,13 +118,12 @@ class SeparationTest {
 
     @Test
     void inkOverTheLimitIsCounted() throws IOException {
-        Plates plates = separate(NO_SPOTS, List.of(), new Inking(true, 0, 100));
+        Plates plates = separate(NO_SPOTS, new Inking(true, 0, 100));
         Cmyk dark = condition().inks(Srgb.ofPacked(DARK & 0xffffff));
         double most = 100 * (dark.cyan() + dark.magenta() + dark.yellow() + 1);
         assertThat((double) plates.mostInkPercent()).isBetween(most - 2, most + 2);
         assertThat(plates.overLimit()).isEqualTo(30L * 30 + 30);
-        assertThat(separate(NO_SPOTS, List.of(), new Inking(true, 0, 400)).overLimit())
-                .isZero();
+        assertThat(separate(NO_SPOTS, new Inking(true, 0, 400)).overLimit()).isZero();
     }
 
     @Test
@@ -112,7 +138,7 @@ class SeparationTest {
         int margin = PlateFiles.marginPx(resolution);
         for (PlateFiles.Form form : PlateFiles.Form.values()) {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
-            PlateFiles.write("The crossing", separate(NO_SPOTS, List.of(), PLAIN), resolution, form, out);
+            PlateFiles.write("The crossing", separate(NO_SPOTS, PLAIN), resolution, form, out);
             Map<String, byte[]> files = Unzipped.of(out.toByteArray());
             String ending = form == PlateFiles.Form.TIFF ? ".tif" : ".png";
             assertThat(files.keySet()).contains("The crossing - Black" + ending, "index.json");
@@ -139,7 +165,7 @@ class SeparationTest {
         assertThat(PlateFiles.marginPx(absurd)).isLessThan(1000);
         assertThat(absurd.times(16).xPerMetre()).isEqualTo(Integer.MAX_VALUE);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        PlateFiles.write("Page", separate(NO_SPOTS, List.of(), PLAIN), absurd, PlateFiles.Form.TIFF, out);
+        PlateFiles.write("Page", separate(NO_SPOTS, PLAIN), absurd, PlateFiles.Form.TIFF, out);
         assertThat(Unzipped.of(out.toByteArray())).containsKey("Page - Black.tif");
     }
 
@@ -158,8 +184,8 @@ class SeparationTest {
         }
     }
 
-    private static Plates separate(Picture spots, List<String> inks, Inking inking) throws IOException {
-        return Separation.of(new Separation.Page(FLATS, spots, inks, LINE), condition(), inking);
+    private static Plates separate(Separation.SpotAreas spots, Inking inking) throws IOException {
+        return Separation.of(new Separation.Page(FLATS, spots, LINE), condition(), inking);
     }
 
     private static PrintCondition condition() throws IOException {
