@@ -8,8 +8,7 @@ export function cutLink(what: Record<string, string>, name: string): HTMLElement
       href: `${location.pathname}/hand-on?${new URLSearchParams(what).toString()}#cut`,
       title: "Cut this colour from film",
       "aria-label": `Cut ${name}`,
-      className:
-        "absolute top-1/2 right-3 -translate-y-1/2 rounded-full border border-page-line bg-leaf px-2 text-text no-underline opacity-0 group-hover:opacity-100 focus-visible:opacity-100",
+      className: "cut-link",
     },
     "Cut",
   );

@@ -138,7 +138,7 @@ export class LedgerDrawer {
     );
     if (row.regions > 0) {
       made.append(cutLink({ cut: row.fill }, row.name));
-      made.className = "group relative";
+      made.className = "has-cut";
     }
     return made;
   }
