@@ -18,13 +18,9 @@ import stillpond.app.project.Role;
 import stillpond.app.settings.PondSettings;
 import stillpond.app.sheet.Planes;
 import stillpond.core.fill.Fill;
-import stillpond.core.format.PlaneParts;
 import stillpond.core.refusal.Refusal;
 import tools.jackson.core.JacksonException;
-import tools.jackson.core.JsonParser;
-import tools.jackson.core.JsonToken;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -36,7 +32,6 @@ import tools.jackson.databind.node.ObjectNode;
 class ProjectFileReader {
 
     private static final long MOST_JSON_BYTES = 96L << 20;
-    private static final int ROWS_AT_ONCE = 2000;
     private static final int MOST_SHEETS = 5000;
     private static final int MOST_TEXT = 100_000;
     private static final int MOST_NAME = 500;
@@ -49,7 +44,6 @@ class ProjectFileReader {
     private final ReadBack readBack;
     private final UnknownPartRepository unknown;
     private final PondSettings.Limits limits;
-    private final JsonMapper json = JsonMapper.shared();
 
     ProjectFileReader(
             JdbcClient database,
@@ -86,22 +80,21 @@ class ProjectFileReader {
         private final UUID person;
         private final NewIds ids = new NewIds();
         private final UnknownParts parts = new UnknownParts();
-        private final Map<String, String> planeNames = new HashMap<>();
+        private final TakenPlanes taken;
         private final Map<String, List<ObjectNode>> later = new HashMap<>();
-        private final Set<String> known = new HashSet<>();
         private final Set<String> changes = new HashSet<>();
         private UUID project;
 
         Taking(ReadZip zip, UUID person) {
             this.zip = zip;
             this.person = person;
+            this.taken = new TakenPlanes(zip, planes, limits);
         }
 
         UUID all() {
             Map<String, JsonNode> index = new HashMap<>();
             read(ProjectFormat.INDEX, List.of(), HEADING::contains, index::put);
             requireOurs(index);
-            known.add(ProjectFormat.TOKENS);
             entry(ProjectFormat.INDEX, TravelTables.OF_PROJECT, HEADING);
             if (project == null) {
                 throw new Refusal("The file holds no project.");
@@ -112,8 +105,8 @@ class ProjectFileReader {
                     .filter(table -> later.containsKey(table.name()))
                     .forEach(table -> rows.complete(table, later.get(table.name())));
             names(index.get("history")).forEach(name -> entry(name, TravelTables.OF_HISTORY, Set.of()));
-            zip.names().stream()
-                    .filter(name -> !known.contains(name))
+            zip.unasked().stream()
+                    .filter(name -> !name.equals(ProjectFormat.TOKENS))
                     .forEach(name ->
                             parts.entry(name, zip.bytes(name, limits.maxFile().toBytes())));
             parts.storeIn(unknown, project);
@@ -150,35 +143,13 @@ class ProjectFileReader {
         }
 
         private void sheet(String name) {
-            read(name, List.of(), ProjectFormat.PLANES::equals, (member, value) -> value.forEach(this::plane));
+            read(name, List.of(), ProjectFormat.PLANES::equals, (member, value) -> value.forEach(taken::take));
             entry(name, TravelTables.OF_SHEET, Set.of(ProjectFormat.PLANES));
         }
 
-        private void plane(JsonNode plane) {
-            String name = plane.path("name").asString("");
-            PlaneParts.Kind kind = Refusal.unlessRead(
-                    "The file holds a plane of a kind that there is none of.",
-                    () -> PlaneParts.Kind.valueOf(plane.path("kind").asString("")));
-            int[] numbers = new int[plane.path("numbers").size()];
-            for (int i = 0; i < numbers.length; i++) {
-                numbers[i] = plane.path("numbers").get(i).asInt();
-            }
-            byte[] png = new byte[0];
-            if (kind != PlaneParts.Kind.LIST) {
-                png = taken(ProjectFormat.picture(name));
-            }
-            planeNames.put(name, planes.keep(new PlaneParts(png, numbers).stored(kind, this::requireFew)));
-        }
-
-        private void requireFew(long pixels) {
-            if (pixels > limits.maxPixels()) {
-                throw new Refusal("The file holds a picture of more pixels than are taken here: " + pixels + ".");
-            }
-        }
-
-        private byte[] taken(String name) {
-            known.add(name);
-            return zip.bytes(name, limits.maxFile().toBytes());
+        private void read(
+                String name, List<TravelTable> tables, Predicate<String> wanted, BiConsumer<String, JsonNode> each) {
+            JsonMembers.read(name, zip.bytes(name, MOST_JSON_BYTES), tables, wanted, each);
         }
 
         /** The rows of an entry, table by table in the order that they need. */
@@ -223,7 +194,7 @@ class ProjectFileReader {
                 if (column.isPlane() && row.path(column.member()).isString()) {
                     row.put(
                             column.member(),
-                            planeName(column, row.path(column.member()).stringValue()));
+                            taken.kept(column, row.path(column.member()).stringValue()));
                 } else if (column.kind() == Column.Kind.AUTHOR
                         || column.kind() == Column.Kind.ANSWERER && row.hasNonNull("answeredAt")) {
                     row.put(column.member(), person.toString());
@@ -270,18 +241,6 @@ class ProjectFileReader {
             changes.add(row.path("id").asString());
         }
 
-        /** Only planes that came with the file: one that is here already under that name may be somebody else's. */
-        private String planeName(Column column, String name) {
-            if (column.kind() == Column.Kind.FILE) {
-                return planeNames.computeIfAbsent(name, any -> planes.keep(taken(ProjectFormat.file(any))));
-            }
-            String known = planeNames.get(name);
-            if (known == null) {
-                throw new Refusal("The file speaks of a plane that it does not hold.");
-            }
-            return known;
-        }
-
         private void noteSwatchesOfFills() {
             List<String> made = database.sql("""
                     select distinct f.made from cell_fill f join layer l on l.id = f.layer_id join sheet s on s.id = l.sheet_id
@@ -298,45 +257,6 @@ class ProjectFileReader {
                             .param("swatch", swatch)
                             .param("project", project)
                             .update();
-                }
-            }
-        }
-
-        /** Reads the members of an entry one by one, never all at once. */
-        private void read(
-                String name, List<TravelTable> tables, Predicate<String> wanted, BiConsumer<String, JsonNode> each) {
-            known.add(name);
-            try (JsonParser parser = json.createParser(zip.bytes(name, MOST_JSON_BYTES))) {
-                if (parser.nextToken() != JsonToken.START_OBJECT) {
-                    throw new Refusal("'" + name + "' is no object of JSON.");
-                }
-                Set<String> seen = new HashSet<>();
-                while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
-                    String member = parser.currentName();
-                    if (!seen.add(member)) {
-                        throw new Refusal("'" + member + "' stands twice in '" + name + "'.");
-                    }
-                    if (!wanted.test(member)) {
-                        parser.nextToken();
-                        parser.skipChildren();
-                        continue;
-                    }
-                    boolean isTable = parser.nextToken() == JsonToken.START_ARRAY
-                            && tables.stream().anyMatch(table -> table.member().equals(member));
-                    if (!isTable) {
-                        each.accept(member, parser.readValueAsTree());
-                        continue;
-                    }
-                    var some = JsonNodeFactory.instance.arrayNode();
-                    while (parser.nextToken() != JsonToken.END_ARRAY) {
-                        JsonNode row = parser.readValueAsTree();
-                        some.add(row);
-                        if (some.size() == ROWS_AT_ONCE) {
-                            each.accept(member, some);
-                            some = JsonNodeFactory.instance.arrayNode();
-                        }
-                    }
-                    each.accept(member, some);
                 }
             }
         }

@@ -64,6 +64,7 @@ class ProjectFileWriter {
         private final ZipOutputStream zip;
         private final UnknownParts parts = new UnknownParts();
         private final Set<String> written = new HashSet<>();
+        private final Set<String> names = new HashSet<>();
 
         Writing(Selection selection, OutputStream out) {
             this.selection = selection;
@@ -88,7 +89,10 @@ class ProjectFileWriter {
                 entry(each.getKey(), TravelTables.OF_HISTORY, of(each.getValue()), generator -> {});
             }
             for (Map.Entry<String, byte[]> each : parts.entries().entrySet()) {
-                put(each.getKey(), each.getValue());
+                // What came beside a plane or a sheet of that name, and was none.
+                if (!names.contains(each.getKey())) {
+                    put(each.getKey(), each.getValue());
+                }
             }
             zip.finish();
         }
@@ -178,7 +182,7 @@ class ProjectFileWriter {
         private void entry(String name, List<TravelTable> tables, Map<String, Object> parameters, Heading heading)
                 throws IOException {
             List<String> files = new ArrayList<>();
-            zip.putNextEntry(new ZipEntry(name));
+            begin(name);
             try (JsonGenerator generator = json.createGenerator(new Unclosed(zip))) {
                 generator.writeStartObject();
                 heading.to(generator);
@@ -213,9 +217,14 @@ class ProjectFileWriter {
         }
 
         private void put(String name, byte[] content) throws IOException {
-            zip.putNextEntry(new ZipEntry(name));
+            begin(name);
             zip.write(content);
             zip.closeEntry();
+        }
+
+        private void begin(String name) throws IOException {
+            names.add(name);
+            zip.putNextEntry(new ZipEntry(name));
         }
 
         private List<UUID> sheetIds() {

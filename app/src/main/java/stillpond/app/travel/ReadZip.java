@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
@@ -35,6 +36,7 @@ final class ReadZip implements AutoCloseable {
 
     private final ZipFile zip;
     private final Map<String, ZipEntry> entries = new LinkedHashMap<>();
+    private final Set<String> asked = new HashSet<>();
     private long bytesLeft;
 
     private ReadZip(ZipFile zip, long mostBytes) {
@@ -105,13 +107,15 @@ final class ReadZip implements AutoCloseable {
         }
     }
 
-    Set<String> names() {
-        return Collections.unmodifiableSet(entries.keySet());
+    /** The entries that nobody has asked for. */
+    List<String> unasked() {
+        return entries.keySet().stream().filter(name -> !asked.contains(name)).toList();
     }
 
     /** @throws Refusal if there is no such entry, or if it is larger than {@code most} bytes */
     byte[] bytes(String name, long most) {
         ZipEntry entry = entries.get(name);
+        asked.add(name);
         if (entry == null) {
             throw new Refusal("The file lacks '" + name + "', which it speaks of.");
         }

@@ -135,6 +135,18 @@ class ProjectFileTest {
     }
 
     @Test
+    void whatStandsInTheWayOfAnEntryOfOursIsLeftBehind() throws IOException {
+        Travelled stray = file.with("sheets/00002.json", new byte[] {1});
+        UUID project = taken(visitor.sendFile("/shelf/project-file", stray.zip()));
+        Sheet sheet = pond.bean(Sheets.class).inProject(project).get(0);
+        visitor.submit("/projects/" + project + "/sheets/" + sheet.id() + "/copy");
+        assertThat(Travelled.of(visitor.download("/projects/" + project + "/export/project.zip"))
+                        .index()
+                        .path("sheets"))
+                .hasSize(2);
+    }
+
+    @Test
     void theFileKeepsToItsSchema() throws IOException {
         String schema = Files.readString(Path.of("../docs/project-file.schema.json"));
         assertThat(errors(schema, "index", "project.json")).isEmpty();
