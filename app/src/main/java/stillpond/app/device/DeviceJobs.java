@@ -19,7 +19,7 @@ import stillpond.core.refusal.Refusal;
 class DeviceJobs {
 
     /** Of a project; older ones that are over are dropped. */
-    private static final int MOST_KEPT = 30;
+    private static final int MOST_KEPT = 60;
 
     private static final int MOST_OPEN = 100;
 
@@ -43,23 +43,35 @@ class DeviceJobs {
      */
     record Asked(DeviceJob.Device device, UUID sheet, String words, String how, boolean isHeld) {}
 
-    /** @throws Refusal if too many are waiting */
-    UUID send(UUID project, UUID author, Asked asked) {
-        List<DeviceJob> all = jobs.findByProjectIdOrderByMadeAtDesc(project);
-        if (all.stream().filter(job -> !job.state().isOver()).count() >= MOST_OPEN) {
-            throw new Refusal(MOST_OPEN + " are waiting already. Take some back, or wait until they are done.");
+    /**
+     * Sends all or none.
+     *
+     * @return their ids
+     * @throws Refusal if too many are waiting
+     */
+    List<UUID> send(UUID project, UUID author, List<Asked> all) {
+        List<DeviceJob> present = jobs.findByProjectIdOrderByMadeAtDesc(project);
+        long open = present.stream().filter(job -> !job.state().isOver()).count();
+        if (open + all.size() > MOST_OPEN) {
+            throw new Refusal(open + " are waiting already, and up to " + MOST_OPEN
+                    + " do. Nothing was sent; take some back, or wait until they are done.");
         }
-        all.stream().skip(MOST_KEPT - 1L).filter(job -> job.state().isOver()).forEach(jobs::delete);
-        DeviceJob job = jobs.save(new DeviceJob(
-                project,
-                asked.sheet(),
-                author,
-                clock.instant(),
-                asked.device(),
-                asked.words(),
-                asked.how(),
-                asked.isHeld()));
-        return job.id();
+        present.stream()
+                .skip(Math.max(0, MOST_KEPT - all.size()))
+                .filter(job -> job.state().isOver())
+                .forEach(jobs::delete);
+        return all.stream()
+                .map(asked -> jobs.save(new DeviceJob(
+                                project,
+                                asked.sheet(),
+                                author,
+                                clock.instant(),
+                                asked.device(),
+                                asked.words(),
+                                asked.how(),
+                                asked.isHeld()))
+                        .id())
+                .toList();
     }
 
     void hold(UUID project, UUID job) {

@@ -104,7 +104,7 @@ class SendController {
         return said(project, model, () -> {
             Sheet present = sheets.get(project, sheet);
             PressOrder order = new PressOrder(light.equals("own"), new Inking(black, trap, limit));
-            send(present, person, DeviceJob.Device.PRESS, present.title(), order, held);
+            send(present, person, List.of(asked(present, DeviceJob.Device.PRESS, present.title(), order, held)));
             return held ? "Held at the press until you let it go." : "Sent to the press.";
         });
     }
@@ -125,23 +125,32 @@ class SendController {
                 throw new Refusal("Nothing of that is laid on this sheet, so there is nothing to cut.");
             }
             boolean isPrinted = Boolean.TRUE.equals(asked.printed());
-            for (String group : chosen) {
-                CutOrder order = new CutOrder(asked.by(), group, asked.settings(), isPrinted);
-                send(present, person, DeviceJob.Device.CUTTER, present.title() + ": " + group, order, held);
-            }
+            send(
+                    present,
+                    person,
+                    chosen.stream()
+                            .map(group -> asked(
+                                    present,
+                                    DeviceJob.Device.CUTTER,
+                                    present.title() + ": " + group,
+                                    new CutOrder(asked.by(), group, asked.settings(), isPrinted),
+                                    held))
+                            .toList());
             String what = chosen.size() == 1 ? "'" + chosen.get(0) + "'" : chosen.size() + " jobs";
             return (held ? "Held at the cutter until let go: " : "Sent to the cutter: ") + what + ".";
         });
     }
 
-    private void send(
-            Sheet sheet, SignedIn person, DeviceJob.Device device, String words, Object order, boolean isHeld) {
-        UUID job = jobs.send(
-                sheet.project(),
-                person.id(),
-                new DeviceJobs.Asked(device, sheet.id(), words, json.writeValueAsString(order), isHeld));
-        if (!isHeld) {
-            background.begin(DeviceWork.NAME, job);
+    private DeviceJobs.Asked asked(Sheet sheet, DeviceJob.Device device, String words, Object order, boolean isHeld) {
+        return new DeviceJobs.Asked(device, sheet.id(), words, json.writeValueAsString(order), isHeld);
+    }
+
+    private void send(Sheet sheet, SignedIn person, List<DeviceJobs.Asked> all) {
+        List<UUID> sent = jobs.send(sheet.project(), person.id(), all);
+        for (int i = 0; i < sent.size(); i++) {
+            if (!all.get(i).isHeld()) {
+                background.begin(DeviceWork.NAME, sent.get(i));
+            }
         }
     }
 

@@ -15,6 +15,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
+import stillpond.app.reading.WorkingMemory;
 import stillpond.app.settings.PondSettings;
 import stillpond.app.sheet.Planes;
 import stillpond.core.fill.Fill;
@@ -43,6 +44,7 @@ class ProjectFileReader {
     private final Projects projects;
     private final ReadBack readBack;
     private final UnknownPartRepository unknown;
+    private final WorkingMemory memory;
     private final PondSettings.Limits limits;
 
     ProjectFileReader(
@@ -52,6 +54,7 @@ class ProjectFileReader {
             Projects projects,
             ReadBack readBack,
             UnknownPartRepository unknown,
+            WorkingMemory memory,
             PondSettings settings) {
         this.database = database;
         this.rows = rows;
@@ -59,6 +62,7 @@ class ProjectFileReader {
         this.projects = projects;
         this.readBack = readBack;
         this.unknown = unknown;
+        this.memory = memory;
         this.limits = settings.limits();
     }
 
@@ -88,7 +92,7 @@ class ProjectFileReader {
         Taking(ReadZip zip, UUID person) {
             this.zip = zip;
             this.person = person;
-            this.taken = new TakenPlanes(zip, planes, limits);
+            this.taken = new TakenPlanes(zip, planes, memory, limits);
         }
 
         UUID all() {
@@ -111,6 +115,7 @@ class ProjectFileReader {
                             parts.entry(name, zip.bytes(name, limits.maxFile().toBytes())));
             parts.storeIn(unknown, project);
             noteSwatchesOfFills();
+            requireFills();
             projects.addMember(project, person, Role.LEAD);
             readBack.require(project);
             return project;
@@ -241,6 +246,21 @@ class ProjectFileReader {
             changes.add(row.path("id").asString());
         }
 
+        /** Fills that are kept as texts elsewhere are read when they are needed, which is too late to refuse them. */
+        private void requireFills() {
+            database.sql("""
+                    select distinct c.fill from carry_correction c join layer l on l.id = c.layer_id
+                    join sheet s on s.id = l.sheet_id where s.project_id = :project""")
+                    .param("project", project)
+                    .query(String.class)
+                    .list()
+                    .forEach(Taking::fill);
+        }
+
+        private static Fill fill(String text) {
+            return Refusal.unlessRead("The file holds a fill that is none.", () -> Fill.ofText(text));
+        }
+
         private void noteSwatchesOfFills() {
             List<String> made = database.sql("""
                     select distinct f.made from cell_fill f join layer l on l.id = f.layer_id join sheet s on s.id = l.sheet_id
@@ -249,7 +269,7 @@ class ProjectFileReader {
                     .query(String.class)
                     .list();
             for (String text : made) {
-                Fill fill = Refusal.unlessRead("The file holds a fill that is none.", () -> Fill.ofText(text));
+                Fill fill = fill(text);
                 for (UUID swatch : new HashSet<>(fill.swatches())) {
                     database.sql(
                                     "insert into fill_swatch (fill, swatch_id) select :fill, id from swatch where id = :swatch and project_id = :project on conflict do nothing")

@@ -1,5 +1,6 @@
 package stillpond.app.travel;
 
+import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -7,7 +8,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import stillpond.app.card.PrintConditions;
+import stillpond.app.card.CardSoundness;
 import stillpond.app.history.History;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
@@ -23,26 +24,29 @@ class ReadBack {
     private static final Logger LOG = LoggerFactory.getLogger(ReadBack.class);
 
     private final JdbcClient database;
+    private final EntityManager entities;
     private final Palettes palettes;
     private final Stagings stagings;
     private final ProjectMotifs motifs;
-    private final PrintConditions conditions;
+    private final CardSoundness cards;
     private final History history;
     private final SheetSoundness sheets;
 
     ReadBack(
             JdbcClient database,
+            EntityManager entities,
             Palettes palettes,
             Stagings stagings,
             ProjectMotifs motifs,
-            PrintConditions conditions,
+            CardSoundness cards,
             History history,
             SheetSoundness sheets) {
         this.database = database;
+        this.entities = entities;
         this.palettes = palettes;
         this.stagings = stagings;
         this.motifs = motifs;
-        this.conditions = conditions;
+        this.cards = cards;
         this.history = history;
         this.sheets = sheets;
     }
@@ -57,13 +61,16 @@ class ReadBack {
             palettes.of(project).cards().forEach(card -> staging.wardrobes(card.id()));
         });
         readable("The motifs", () -> motifs.inProject(project));
-        readable("The print condition", () -> conditions.of(project));
+        readable("The proposals, reference pictures or print condition", () -> cards.require(project));
         readable("The numbers of regions", () -> requireCounted(project));
         for (Named sheet : sheets(project)) {
             readable("The sheet '" + sheet.title() + "'", () -> {
                 sheets.require(project, sheet.id());
                 history.ofSheet(sheet.id());
             });
+            // Or everything that was read would stay in memory until the end.
+            entities.flush();
+            entities.clear();
         }
         readable("The history", () -> history.ofProjectSince(project, Instant.EPOCH));
     }

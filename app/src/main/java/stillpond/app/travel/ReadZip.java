@@ -7,6 +7,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -23,6 +24,9 @@ import stillpond.core.refusal.Refusal;
 final class ReadZip implements AutoCloseable {
 
     private static final int MOST_ENTRIES = 60_000;
+    /** Two hundred sheets of two megapixels take two minutes. */
+    private static final Duration LONGEST = Duration.ofMinutes(40);
+
     private static final int MOST_NAME_LENGTH = 200;
     private static final Pattern NAME = Pattern.compile("[A-Za-z0-9_-][A-Za-z0-9._-]*(/[A-Za-z0-9_-][A-Za-z0-9._-]*)*");
 
@@ -37,6 +41,7 @@ final class ReadZip implements AutoCloseable {
     private final ZipFile zip;
     private final Map<String, ZipEntry> entries = new LinkedHashMap<>();
     private final Set<String> asked = new HashSet<>();
+    private final long begun = System.nanoTime();
     private long bytesLeft;
 
     private ReadZip(ZipFile zip, long mostBytes) {
@@ -118,6 +123,9 @@ final class ReadZip implements AutoCloseable {
         asked.add(name);
         if (entry == null) {
             throw new Refusal("The file lacks '" + name + "', which it speaks of.");
+        }
+        if (System.nanoTime() - begun > LONGEST.toNanos()) {
+            throw new Refusal("It takes longer than " + LONGEST.toMinutes() + " minutes to read the file.");
         }
         int limit = (int) Math.min(Math.min(most, bytesLeft), Integer.MAX_VALUE - Long.BYTES - 1);
         try (InputStream in = zip.getInputStream(entry)) {

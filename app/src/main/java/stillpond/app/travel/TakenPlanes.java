@@ -1,7 +1,10 @@
 package stillpond.app.travel;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import stillpond.app.reading.WorkingMemory;
 import stillpond.app.settings.PondSettings;
 import stillpond.app.sheet.Planes;
 import stillpond.core.format.PlaneParts;
@@ -11,14 +14,19 @@ import tools.jackson.databind.JsonNode;
 /** The planes and files that came with a project file, by the names that it gives them. One that is here already under such a name may be somebody else's, so it does not count. */
 final class TakenPlanes {
 
+    /** A picture, and the numbers that come of it. */
+    private static final int BYTES_PER_PIXEL = 12;
+
     private final ReadZip zip;
     private final Planes planes;
+    private final WorkingMemory memory;
     private final PondSettings.Limits limits;
     private final Map<String, String> names = new HashMap<>();
 
-    TakenPlanes(ReadZip zip, Planes planes, PondSettings.Limits limits) {
+    TakenPlanes(ReadZip zip, Planes planes, WorkingMemory memory, PondSettings.Limits limits) {
         this.zip = zip;
         this.planes = planes;
+        this.memory = memory;
         this.limits = limits;
     }
 
@@ -34,13 +42,23 @@ final class TakenPlanes {
             numbers[i] = given.get(i).asInt();
         }
         byte[] png = kind == PlaneParts.Kind.LIST ? new byte[0] : bytes(ProjectFormat.picture(name));
-        names.put(name, planes.keep(new PlaneParts(png, numbers).stored(kind, this::requireFew)));
+        List<WorkingMemory.Hold> held = new ArrayList<>();
+        try {
+            names.put(name, planes.keep(new PlaneParts(png, numbers).stored(kind, pixels -> held.add(hold(pixels)))));
+        } finally {
+            held.forEach(WorkingMemory.Hold::close);
+        }
     }
 
-    private void requireFew(long pixels) {
+    private WorkingMemory.Hold hold(long pixels) {
         if (pixels > limits.maxPixels()) {
-            throw new Refusal("The file holds a picture of more pixels than are taken here: " + pixels + ".");
+            throw tooLarge(pixels);
         }
+        return memory.hold(pixels * BYTES_PER_PIXEL, most -> tooLarge(pixels));
+    }
+
+    private static Refusal tooLarge(long pixels) {
+        return new Refusal("The file holds a picture of more pixels than are taken here: " + pixels + ".");
     }
 
     private byte[] bytes(String entry) {

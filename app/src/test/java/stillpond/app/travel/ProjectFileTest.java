@@ -255,6 +255,22 @@ class ProjectFileTest {
                                     .put("made", "plaid 3");
                             return sheet;
                         })),
+                bad(
+                        "a proposal that is none",
+                        "cannot be read here",
+                        file -> file.with("project.json", index -> {
+                            ObjectNode proposal = JSON.createObjectNode();
+                            proposal.put("id", UUID.randomUUID().toString());
+                            proposal.put(
+                                    "projectId",
+                                    index.path("project").get(0).path("id").stringValue());
+                            proposal.put("madeAt", "2026-05-03T10:12:00Z")
+                                    .put("reason", "")
+                                    .put("answer", "");
+                            proposal.put("state", "OPEN").put("edits", "all of them");
+                            ((ArrayNode) index.path("proposal")).add(proposal);
+                            return index;
+                        })),
                 bad("half a file", "not a zip, or it is broken", file -> file));
     }
 
