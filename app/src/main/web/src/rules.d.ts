@@ -307,6 +307,7 @@ declare module "rules" {
     figures(): FigureShown[];
     gaps(): GapShown[];
     giving(openings: ArrayLike<number>, states: readonly string[], reach: number): DamEffect;
+    handful(cell: number, fills: readonly string[], swatches: readonly string[], cards: ArrayLike<number>, beside: readonly string[], used: readonly string[]): string[];
     inked(): Int32Array;
     inside(way: ArrayLike<number>): Int32Array;
     isShutAt(opening: number, reach: number): boolean;

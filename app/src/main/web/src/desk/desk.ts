@@ -7,6 +7,7 @@ import { registerMenu } from "../shared/menu";
 import { Adjusting } from "./hand/adjusting";
 import { Gathering } from "./hand/gathering";
 import { Hand } from "./hand/hand";
+import { Handful } from "./hand/handful";
 import { Here } from "./hand/here";
 import { KeyInput } from "./hand/keys";
 import { PointerInput } from "./hand/pointer";
@@ -239,6 +240,7 @@ async function open(): Promise<void> {
   });
   new Company(path, state.sheet, desk.dataset["person"]!, live, hand, regions, view);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
+  const handful = new Handful(path, canvas, regions, fills, hand, view);
   const gapKeys: Record<string, () => unknown> = {
     g: () => column.toggle("gaps"),
     j: () => (carry.isBusy ? carry : drawer).step(1),
@@ -251,6 +253,7 @@ async function open(): Promise<void> {
     p: () => pockets.take(),
     x: () => void mixing.open(),
     "shift x": () => (kinds.isOpen ? kinds.close() : kinds.openHere()),
+    "shift o": () => void handful.toggle(),
     f: () => hand.takeTool(hand.gathering.get() ? "fill" : "gather"),
     r: () => gathering.ground(),
     m: () => lights.next(),
@@ -275,6 +278,9 @@ async function open(): Promise<void> {
     drops: () => shadowTool.back(),
     finishes: () => shadowTool.close(),
     escape: () => {
+      if (handful.close()) {
+        return;
+      }
       if (shadowTool.isOpen || shadowsPanel.letGo()) {
         shadowTool.drop();
         return;
@@ -290,7 +296,7 @@ async function open(): Promise<void> {
     },
     holdsBack: (cell) => leak.holdsBack(cell),
     gatherHere: () => gathering.toggleHere(),
-    holdByKey: (key) => shore.holdByKey(key),
+    holdByKey: (key) => handful.takeByKey(key) || shore.holdByKey(key),
     stepSwatch: (by) => shore.step(by),
     look: (key) => look.byKey(key),
     lookOnly,

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.TreeMap;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
 import stillpond.core.cell.Cell;
@@ -22,6 +23,7 @@ import stillpond.core.gap.Figures;
 import stillpond.core.gap.Gaps;
 import stillpond.core.gap.Point;
 import stillpond.core.gap.Regions;
+import stillpond.core.ledger.Handful;
 import stillpond.core.ledger.SheetLedger;
 import stillpond.core.region.Direction;
 import stillpond.core.region.Gathered;
@@ -255,6 +257,37 @@ public final class SheetRegions {
         return SheetLedger.of(map, worn, meant::get).stream()
                 .map(row -> new LedgerRow(row.fill().text(), Numbers.of(row.cells()), row.regions(), row.share()))
                 .toArray(LedgerRow[]::new);
+    }
+
+    /**
+     * The swatches that are likeliest for the region of a cell, likeliest first.
+     *
+     * @param fills by cell
+     * @param swatches of the palette, in its order
+     * @param cards by swatch: the number of its card; below 0 if it is on none of a figure or a place
+     * @param beside what the sheets beside wear, most of it first
+     * @param used what was in the hand, latest first
+     */
+    @JSExport
+    public String[] handful(int cell, String[] fills, String[] swatches, int[] cards, String[] beside, String[] used) {
+        Map<String, Fill> known = new HashMap<>();
+        Fill[] worn = new Fill[fills.length];
+        for (int i = 0; i < fills.length; i++) {
+            worn[i] = known.computeIfAbsent(fills[i], Fill::ofText);
+        }
+        List<Handful.Known> palette = new ArrayList<>();
+        for (int i = 0; i < swatches.length; i++) {
+            palette.add(new Handful.Known(UUID.fromString(swatches[i]), cards[i]));
+        }
+        int[] regions = ofCells();
+        Handful.Here here = new Handful.Here(layer.graph(), regions, each -> worn[each], regions[cell]);
+        return Handful.of(here, palette, ids(beside), ids(used)).stream()
+                .map(UUID::toString)
+                .toArray(String[]::new);
+    }
+
+    private static List<UUID> ids(String[] texts) {
+        return Arrays.stream(texts).map(UUID::fromString).toList();
     }
 
     /** The gaps in the order in which they are worth a look. */

@@ -145,7 +145,7 @@ final class Questions {
                 new int[] {random.nextInt(50), random.nextInt(50), 60 + random.nextInt(90), 60 + random.nextInt(90)};
             case "swatch" -> any(random, SWATCHES);
             case "swatches" -> swatches(parameter, rows, random);
-            case "instead" -> some(rows, () -> any(random, SWATCHES));
+            case "instead", "beside", "used" -> some(rows, () -> any(random, SWATCHES));
             case "all" -> LIGHT_RULE;
             case "rules" -> some(rows, () -> LIGHT_RULE);
             case "exceptions" -> some(rows, () -> random.nextBoolean() ? "drawn" : hex(random));

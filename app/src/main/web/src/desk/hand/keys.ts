@@ -126,6 +126,9 @@ export class KeyInput {
         this.targets.stepSwatch(-1);
         return true;
       case "o":
+        if (event.shiftKey) {
+          return this.targets.gaps("shift o");
+        }
         this.hand.swap();
         return true;
       case "a":

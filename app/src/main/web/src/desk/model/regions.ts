@@ -8,6 +8,7 @@ import {
   type SpillShown,
 } from "rules";
 import type { Point } from "../view/camera";
+import type { Fills } from "./fills";
 import type { CellMap } from "./planes";
 import { openingsOf, type Opening } from "./openings";
 import type { DamState, DamSwap, Fill, LayerState, ReachSwap } from "./state";
@@ -29,6 +30,7 @@ export interface Worn {
 }
 
 const STAYS = -1;
+const NO_CARD = -1;
 
 /** The regions of the layer that is open: the core's, and what is asked of them again and again kept at hand. */
 export class Regions {
@@ -232,6 +234,20 @@ export class Regions {
     return this.rules
       .ledger(fills, meant)
       .map(({ fill, cells, regions, share }) => ({ fill, cells: [...cells], regions, share }));
+  }
+
+  /**
+   * The swatches that are likeliest for the region of a cell, likeliest first.
+   *
+   * @param beside what the sheets beside wear, most of it first
+   * @param used what was in the hand, latest first
+   */
+  handful(cell: number, fills: Fills, beside: readonly string[], used: readonly string[]): Fill[] {
+    const swatches = fills.allSwatches().map(({ id }) => id);
+    const cards = swatches.map((swatch) =>
+      fills.cardOf(swatch)?.isEditable ? fills.placeOfCard(swatch) : NO_CARD,
+    );
+    return this.rules.handful(cell, fills.all, swatches, cards, beside, used);
   }
 
   /** The gaps under the dams that are shown, in the order in which they are worth a look. */

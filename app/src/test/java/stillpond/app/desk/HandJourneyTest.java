@@ -91,6 +91,30 @@ class HandJourneyTest {
     }
 
     @Test
+    void aHandfulOfWhatIsLikelyComesToTheRegionAndGoes() {
+        desk.drop("Scarf", 30, 30);
+        desk.pointAt(500, 1000);
+        desk.press("Shift+O");
+        Locator handful = page.locator("#handful");
+        assertThat(handful).isVisible();
+        assertThat(handful.locator("button").first()).hasAttribute("title", "Scarf");
+        assertThat(page.locator("#said")).containsText("Likely here: Scarf, Coat");
+        desk.press("1");
+        assertThat(handful).isHidden();
+        assertThat(page.locator("#present")).containsText("Scarf");
+        desk.press("Enter");
+        assertThat(desk.shown(500, 1000)).isEqualTo(SCARF);
+
+        desk.pointAt(2500, 1000);
+        desk.press("Shift+O");
+        assertThat(handful).isVisible();
+        desk.press("Escape");
+        assertThat(handful).isHidden();
+        desk.expectLeft("2 of 4 regions left");
+        desk.expectSaved();
+    }
+
+    @Test
     void theSecondButtonOffersWhatCanBeDoneWithARegion() {
         desk.drop("Coat", 500, 1000);
         desk.secondClick(500, 1000);
