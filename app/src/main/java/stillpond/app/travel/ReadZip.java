@@ -35,6 +35,9 @@ final class ReadZip implements AutoCloseable {
 
     private static final int END_BYTES = 22;
     private static final int ENTRIES_AT = 10;
+    private static final int TABLE_AT = 12;
+    private static final int COMMENT_AT = 20;
+    private static final long MOST_TABLE_BYTES = 32 << 20;
     private static final int MOST_COMMENT = 0xffff;
     private static final int UNSIGNED_SHORT = 0xffff;
 
@@ -54,9 +57,7 @@ final class ReadZip implements AutoCloseable {
      * @throws Refusal if it is none, or not one that we would write
      */
     static ReadZip open(Path file, long mostBytes) throws IOException {
-        if (entryCount(file) > MOST_ENTRIES) {
-            throw new Refusal("The file has more entries than a project.");
-        }
+        requireSmallTable(file);
         ZipFile zip;
         try {
             zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8);
@@ -77,8 +78,8 @@ final class ReadZip implements AutoCloseable {
         return new Refusal("This is no project file: it is not a zip, or it is broken.", cause);
     }
 
-    /** Known before the table of entries is read, which may be as large as the file. */
-    private static int entryCount(Path file) throws IOException {
+    /** Told by the record at its end before the table of entries is read, which may be as large as the file. What stands in a comment is no such record. */
+    private static void requireSmallTable(Path file) throws IOException {
         try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
             int length = (int) Math.min(in.length(), END_BYTES + MOST_COMMENT);
             byte[] tail = new byte[length];
@@ -86,8 +87,14 @@ final class ReadZip implements AutoCloseable {
             in.readFully(tail);
             ByteBuffer numbers = ByteBuffer.wrap(tail).order(ByteOrder.LITTLE_ENDIAN);
             for (int at = length - END_BYTES; at >= 0; at--) {
-                if (numbers.getInt(at) == END_SIGNATURE) {
-                    return numbers.getShort(at + ENTRIES_AT) & UNSIGNED_SHORT;
+                boolean reachesTheEnd = at + END_BYTES + (numbers.getShort(at + COMMENT_AT) & UNSIGNED_SHORT) == length;
+                if (numbers.getInt(at) == END_SIGNATURE && reachesTheEnd) {
+                    int entries = numbers.getShort(at + ENTRIES_AT) & UNSIGNED_SHORT;
+                    long table = Integer.toUnsignedLong(numbers.getInt(at + TABLE_AT));
+                    if (entries > MOST_ENTRIES || table > MOST_TABLE_BYTES) {
+                        throw new Refusal("The file has more entries than a project.");
+                    }
+                    return;
                 }
             }
             throw noZip(null);

@@ -135,6 +135,19 @@ class ProjectFileTest {
     }
 
     @Test
+    void theTableOfEntriesIsMeasuredByTheRecordAtTheEndAndNotByOneInAComment() throws IOException {
+        byte[] zip = file.zip();
+        int record = zip.length - 22;
+        byte[] large = zip.clone();
+        large[record + 15] = 0x7f;
+        assertThat(visitor.sendFile("/shelf/project-file", large).body()).contains("more entries than a project");
+        byte[] hidden = Arrays.copyOf(large, large.length + 30);
+        hidden[record + 20] = 30;
+        System.arraycopy(zip, record, hidden, large.length, 22);
+        assertThat(visitor.sendFile("/shelf/project-file", hidden).body()).contains("more entries than a project");
+    }
+
+    @Test
     void whatStandsInTheWayOfAnEntryOfOursIsLeftBehind() throws IOException {
         Travelled stray = file.with("sheets/00002.json", new byte[] {1});
         UUID project = taken(visitor.sendFile("/shelf/project-file", stray.zip()));
