@@ -30,6 +30,7 @@ class PackageDirectionTest {
             "line",
             "ledger",
             "shadow",
+            "blockin",
             "stack",
             "adopt",
             "carry",

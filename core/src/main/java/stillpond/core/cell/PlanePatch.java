@@ -7,7 +7,7 @@ package stillpond.core.cell;
  */
 public record PlanePatch(Box box, int[] numbers) {
 
-    static PlanePatch of(CellPlane plane, Box box) {
+    public static PlanePatch of(CellPlane plane, Box box) {
         int[] numbers = new int[box.widthPx() * box.heightPx()];
         for (int y = 0; y < box.heightPx(); y++) {
             int from = (box.yStart() + y) * plane.widthPx() + box.xStart();

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
-import stillpond.core.shape.Cubic;
 import stillpond.core.shape.CurveFit;
 import stillpond.core.shape.Length;
 
@@ -41,7 +40,7 @@ public final class Freehand {
         }
         x[count] = x[0];
         y[count] = y[0];
-        return outline(CurveFit.closed(x, y, tolerancePx));
+        return Outline.of(CurveFit.closed(x, y, tolerancePx));
     }
 
     private static List<Point> apart(List<Point> line, double leastPx) {
@@ -60,21 +59,5 @@ public final class Freehand {
             apart.remove(apart.size() - 1);
         }
         return apart;
-    }
-
-    private static Outline outline(List<Cubic> curves) {
-        List<Knot> knots = new ArrayList<>();
-        for (int i = 0; i < curves.size(); i++) {
-            Cubic in = curves.get((i + curves.size() - 1) % curves.size());
-            Cubic out = curves.get(i);
-            knots.add(new Knot(
-                    out.x0(),
-                    out.y0(),
-                    new Bend.Drawn(in.x2() - in.x3(), in.y2() - in.y3(), out.x1() - out.x0(), out.y1() - out.y0())));
-        }
-        if (knots.size() > Outline.MOST_KNOTS) {
-            throw new Refusal("This line turns too often for one shape. Draw it in parts, or zoom in less.");
-        }
-        return new Outline(knots);
     }
 }

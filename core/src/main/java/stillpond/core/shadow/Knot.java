@@ -3,11 +3,14 @@ package stillpond.core.shadow;
 import java.util.function.UnaryOperator;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
+import stillpond.core.shape.Cubic;
 
 /** A point that an outline runs through, in pixels of the page, to a tenth; it may lie beside the page. */
 public record Knot(double x, double y, Bend bend) {
 
     private static final double FURTHEST_PX = 200_000;
+    /** A curve whose handles are off by less than is kept of them is straight. */
+    private static final double STRAIGHT_PX = 0.08;
 
     public Knot {
         x = Tenths.of(x);
@@ -29,6 +32,17 @@ public record Knot(double x, double y, Bend bend) {
         return new Knot(x, y, Bend.STRAIGHT);
     }
 
+    /** Where one curve ends and the next begins. */
+    public static Knot between(Cubic in, Cubic out) {
+        boolean isCorner = in.isStraight(STRAIGHT_PX) && out.isStraight(STRAIGHT_PX);
+        return isCorner
+                ? straight(out.x0(), out.y0())
+                : new Knot(
+                        out.x0(),
+                        out.y0(),
+                        new Bend.Drawn(in.x2() - in.x3(), in.y2() - in.y3(), out.x1() - out.x0(), out.y1() - out.y0()));
+    }
+
     Point at() {
         return new Point(x, y);
     }
@@ -46,7 +60,7 @@ public record Knot(double x, double y, Bend bend) {
     }
 
     /** {@code x,y} with {@code !} behind a corner, or the control points from here: {@code x,y~inX,inY~outX,outY}. */
-    String text() {
+    public String text() {
         String place = Tenths.text(x) + "," + Tenths.text(y);
         if (bend instanceof Bend.Drawn drawn) {
             return place + "~" + Tenths.text(drawn.inX()) + "," + Tenths.text(drawn.inY()) + "~"
@@ -56,7 +70,7 @@ public record Knot(double x, double y, Bend bend) {
     }
 
     /** @throws Refusal if it is none */
-    static Knot ofText(String text) {
+    public static Knot ofText(String text) {
         boolean isCorner = text.endsWith("!");
         String[] pairs = FormText.split(isCorner ? text.substring(0, text.length() - 1) : text, '~');
         double[] place = pair(pairs[0], text);

@@ -13,7 +13,7 @@ import stillpond.core.shape.Length;
  * A closed curve through knots. Between smooth ones it is a Catmull-Rom curve with centripetal parameters, which has neither loops nor cusps (C. Yuksel, S. Schaefer, J. Keyser,
  * "Parameterization and applications of Catmull-Rom curves", Computer-Aided Design 43, 2011), written as cubic Bézier curves.
  *
- * @param knots 3 to 1000
+ * @param knots 3 to 1000; two if one of them has a curve of its own
  */
 public record Outline(List<Knot> knots) {
 
@@ -27,12 +27,38 @@ public record Outline(List<Knot> knots) {
 
     public Outline {
         knots = List.copyOf(knots);
-        if (knots.size() < 3) {
+        boolean isLens = knots.size() == 2 && knots.stream().anyMatch(knot -> knot.bend() instanceof Bend.Drawn);
+        if (knots.size() < 3 && !isLens) {
             throw new Refusal("A shape needs three points at the least.");
         }
         if (knots.size() > MOST_KNOTS) {
             throw new Refusal("A shape has up to 1,000 points; this one has " + knots.size() + ".");
         }
+    }
+
+    /**
+     * Of curves of which each begins where the one before ends, and the first where the last ends. Where two straight ones meet is a corner.
+     *
+     * @throws Refusal if they are too many, or too few
+     */
+    public static Outline of(List<Cubic> curves) {
+        if (curves.size() > MOST_KNOTS) {
+            throw new Refusal("This line turns too often for one shape. Draw it in parts, or zoom in less.");
+        }
+        List<Knot> knots = new ArrayList<>();
+        for (int i = 0; i < curves.size(); i++) {
+            knots.add(Knot.between(curves.get((i + curves.size() - 1) % curves.size()), curves.get(i)));
+        }
+        return new Outline(knots);
+    }
+
+    /** The curves from knot to knot, from the first one on. */
+    public List<Cubic> curves() {
+        List<Cubic> curves = new ArrayList<>();
+        for (int i = 0; i < knots.size(); i++) {
+            curves.add(curve(i));
+        }
+        return curves;
     }
 
     public Outline placed(UnaryOperator<Point> placing) {

@@ -15,7 +15,7 @@ public record Cubic(double x0, double y0, double x1, double y1, double x2, doubl
     }
 
     /** A straight line as a curve, with its handles at thirds. */
-    static Cubic straight(double fromX, double fromY, double toX, double toY) {
+    public static Cubic straight(double fromX, double fromY, double toX, double toY) {
         return new Cubic(
                 fromX,
                 fromY,
@@ -28,7 +28,7 @@ public record Cubic(double x0, double y0, double x1, double y1, double x2, doubl
     }
 
     /** From its end to its start. */
-    Cubic reversed() {
+    public Cubic reversed() {
         return new Cubic(x3, y3, x2, y2, x1, y1, x0, y0);
     }
 
