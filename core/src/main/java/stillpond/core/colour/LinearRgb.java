@@ -41,7 +41,7 @@ public record LinearRgb(double red, double green, double blue) {
         return channel >= -SLACK && channel <= 1 + SLACK;
     }
 
-    static double decode(int channel) {
+    public static double decode(int channel) {
         double encoded = channel / 255.0;
         return encoded <= 0.04045 ? encoded / 12.92 : Math.pow((encoded + 0.055) / 1.055, 2.4);
     }

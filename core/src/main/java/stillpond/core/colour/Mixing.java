@@ -31,6 +31,9 @@ public final class Mixing {
         return Gamut.show(Oklab.of(colour).towards(BLACK, percent / 100)).colour();
     }
 
+    /** A place on the way along several colours. @param leg the colour before it @param share of the way from that to the next, 0 to 1 */
+    public record Place(int leg, double share) {}
+
     /**
      * Even steps along colours in their order.
      *
@@ -38,6 +41,13 @@ public final class Mixing {
      * @param count 2 or more
      */
     public static List<Srgb> ramp(List<Srgb> stops, int count) {
+        return places(stops, count).stream()
+                .map(at -> mix(stops.get(at.leg()), stops.get(at.leg() + 1), at.share()))
+                .toList();
+    }
+
+    /** Where the steps of {@link #ramp} lie. */
+    public static List<Place> places(List<Srgb> stops, int count) {
         if (stops.size() < 2 || count < 2) {
             throw new Refusal("A ramp runs from one colour to another in two steps or more.");
         }
@@ -45,7 +55,7 @@ public final class Mixing {
         for (int i = 1; i < stops.size(); i++) {
             reached[i] = reached[i - 1] + Oklab.of(stops.get(i - 1)).distanceTo(Oklab.of(stops.get(i)));
         }
-        List<Srgb> ramp = new ArrayList<>(count);
+        List<Place> places = new ArrayList<>(count);
         int leg = 0;
         for (int step = 0; step < count; step++) {
             double along = reached[reached.length - 1] * step / (count - 1);
@@ -53,9 +63,9 @@ public final class Mixing {
                 leg++;
             }
             double length = reached[leg + 1] - reached[leg];
-            ramp.add(mix(stops.get(leg), stops.get(leg + 1), length == 0 ? 0 : (along - reached[leg]) / length));
+            places.add(new Place(leg, length == 0 ? 0 : Math.min(1, (along - reached[leg]) / length)));
         }
-        return ramp;
+        return places;
     }
 
     /** The same lightness and chroma at another hue, less chroma where sRGB does not reach so far. */
