@@ -135,9 +135,8 @@ public final class Dividing {
         }
         List<LooseLine> kept = new ArrayList<>(others);
         parting.loose().forEach(line -> {
-            Point middle = line.get(0).at(0.5).second().x0() == line.get(0).x0()
-                    ? new Point(line.get(0).x0(), line.get(0).y0())
-                    : new Point(line.get(0).x(0.5), line.get(0).y(0.5));
+            Cubic first = line.get(0);
+            Point middle = new Point(first.x(0.5), first.y(0.5));
             made.stream()
                     .filter(part -> part.has(middle.x(), middle.y()))
                     .findFirst()

@@ -20,7 +20,7 @@ final class EdgeInk {
      * @param density of the ink in the box, which it changes
      * @param strokes whose ink it is, which it changes
      */
-    static void lay(Shape shape, List<List<Point>> polygons, Box box, int[] numbers, byte[] density, int[] strokes) {
+    static void lay(Shape shape, List<List<Point>> polygons, Box box, int[] numbers, byte[] density, char[] strokes) {
         for (int i = 0; i < numbers.length; i++) {
             if (numbers[i] == shape.number()) {
                 density[i] = 0;
@@ -31,7 +31,7 @@ final class EdgeInk {
         }
     }
 
-    private static void draw(Shape shape, List<Point> polygon, Box box, byte[] density, int[] strokes) {
+    private static void draw(Shape shape, List<Point> polygon, Box box, byte[] density, char[] strokes) {
         double length = 0;
         for (int i = 0; i < polygon.size(); i++) {
             length += away(polygon.get(i), polygon.get((i + 1) % polygon.size()));
@@ -65,7 +65,7 @@ final class EdgeInk {
     }
 
     private static void draw(
-            Shape shape, Point a, Point b, double from, double to, Box box, byte[] density, int[] strokes) {
+            Shape shape, Point a, Point b, double from, double to, Box box, byte[] density, char[] strokes) {
         double reach = Math.max(from, to) + 1;
         int left = (int) Math.max(box.xStart(), Math.floor(Math.min(a.x(), b.x()) - reach));
         int right = (int) Math.min(box.xEndExclusive(), Math.ceil(Math.max(a.x(), b.x()) + reach));
@@ -86,7 +86,7 @@ final class EdgeInk {
                     density[i] = (byte) covered;
                 }
                 if (cover > -1) {
-                    strokes[i] = shape.number();
+                    strokes[i] = (char) shape.number();
                 }
             }
         }

@@ -23,9 +23,11 @@ public final class ShapeMap {
     /** From this density on a pixel of an outline is ink. */
     private static final int INK_THRESHOLD = 128;
 
+    private static final char[] NO_STROKES = {};
+
     private final CellPlane plane;
     private final InkPlane ink;
-    private final int[] strokes;
+    private char[] strokes;
     private Shapes shapes = Shapes.NONE;
     private CellGraph graph;
     /** Of each shape as it is now, by number. */
@@ -42,7 +44,7 @@ public final class ShapeMap {
     public ShapeMap(int widthPx, int heightPx) {
         this.plane = new CellPlane(widthPx, heightPx, new int[widthPx * heightPx]);
         this.ink = new InkPlane(widthPx, heightPx, new byte[widthPx * heightPx], INK_THRESHOLD);
-        this.strokes = new int[widthPx * heightPx];
+        this.strokes = NO_STROKES;
         this.graph = Repainted.ground(widthPx, heightPx);
     }
 
@@ -115,9 +117,14 @@ public final class ShapeMap {
         return ink;
     }
 
-    /** The shape whose outline the ink of each pixel is, row by row; 0 where there is none. The array itself. */
-    public int[] strokes() {
-        return strokes;
+    /** Whether a shape has an outline, or had one. */
+    public boolean hasInk() {
+        return strokes.length > 0;
+    }
+
+    /** The number of the shape whose outline the ink of a pixel is, 0 where there is none. */
+    public int strokeAt(int x, int y) {
+        return hasInk() ? strokes[y * plane.widthPx() + x] : 0;
     }
 
     /** Boxes of the page around all shapes that are another, or in another order, than now. */
@@ -176,24 +183,28 @@ public final class ShapeMap {
     private void paint(Box box) {
         int width = box.widthPx();
         int[] numbers = new int[width * box.heightPx()];
-        byte[] density = new byte[numbers.length];
-        int[] stroke = new int[numbers.length];
-        boolean hasInk = shapes.all().stream().anyMatch(shape -> shape.edge().isDrawn());
+        if (!hasInk() && shapes.all().stream().anyMatch(shape -> shape.edge().isDrawn())) {
+            strokes = new char[plane.numbers().length];
+        }
+        byte[] density = new byte[hasInk() ? numbers.length : 0];
+        char[] stroke = new char[density.length];
         for (Shape shape : shapes.all()) {
             Painted each = painted(shape);
             if (Rows.isEmpty(Rows.common(each.box(), box))) {
                 continue;
             }
             Rows.paint(each.polygons(), shape.number(), box, numbers);
-            if (hasInk) {
+            if (hasInk()) {
                 EdgeInk.lay(shape, each.polygons(), box, numbers, density, stroke);
             }
         }
         for (int y = 0; y < box.heightPx(); y++) {
             int to = (box.yStart() + y) * plane.widthPx() + box.xStart();
             System.arraycopy(numbers, y * width, plane.numbers(), to, width);
-            System.arraycopy(density, y * width, ink.density(), to, width);
-            System.arraycopy(stroke, y * width, strokes, to, width);
+            if (hasInk()) {
+                System.arraycopy(density, y * width, ink.density(), to, width);
+                System.arraycopy(stroke, y * width, strokes, to, width);
+            }
         }
     }
 }

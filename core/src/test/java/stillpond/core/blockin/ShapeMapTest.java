@@ -158,7 +158,7 @@ class ShapeMapTest {
             }
         }
         assertThat(inkOfRow).containsExactly(17, 18, 19, 20, 21, 22);
-        assertThat(map.strokes()[row + 20]).isEqualTo(1);
+        assertThat(map.strokeAt(20, 50)).isEqualTo(1);
     }
 
     @Test
