@@ -139,6 +139,16 @@ declare module "rules" {
     readonly contrast: number;
   }
 
+  export interface ShapeChange {
+    readonly put: string[];
+    readonly order: Int32Array;
+    readonly lines: string[];
+    readonly chosen: Int32Array;
+    readonly fresh: Int32Array;
+    readonly like: Int32Array;
+    readonly isNothing: boolean;
+  }
+
   export interface Shown {
     readonly hex: string;
     readonly wasOutside: boolean;
@@ -154,6 +164,7 @@ declare module "rules" {
   }
 
   export interface TiedSwatch {
+    readonly same: string;
     readonly colour: string;
     readonly paint: string;
   }
@@ -162,6 +173,48 @@ declare module "rules" {
     readonly first: number;
     readonly second: number;
     readonly difference: number;
+  }
+
+  export class BlockedIn {
+    private constructor();
+    addKnot(number: number, x: number, y: number): ShapeChange;
+    around(shapes: ArrayLike<number>): Float64Array;
+    bendKnot(number: number, loop: number, knot: number): ShapeChange;
+    border(number: number, loop: number): Float64Array;
+    divide(number: number, way: ArrayLike<number>, reachPx: number, tolerance: number): ShapeChange;
+    divideEvenly(number: number, evenly: string, parts: number, rows: number, degrees: number, x: number, y: number): ShapeChange;
+    draw(shape: string, under: boolean, reachPx: number): ShapeChange;
+    drop(): PlaneBox[];
+    dropKnot(number: number, loop: number, knot: number): ShapeChange;
+    dropLine(index: number): ShapeChange;
+    duplicate(shapes: ArrayLike<number>): ShapeChange;
+    edgeOf(number: number): number;
+    extend(index: number, atStart: boolean): ShapeChange;
+    hasInk(): boolean;
+    inOrder(shapes: ArrayLike<number>, around: boolean, x: number, y: number): Int32Array;
+    inkIn(box: ArrayLike<number>): Int8Array;
+    join(shapes: ArrayLike<number>): ShapeChange;
+    knots(number: number, loop: number): Float64Array;
+    line(index: number): Float64Array;
+    lineCount(): number;
+    loops(number: number): number;
+    looseEnds(): Float64Array;
+    move(shapes: ArrayLike<number>, x: number, y: number): ShapeChange;
+    moveKnot(number: number, loop: number, knot: number, x: number, y: number, alone: boolean): ShapeChange;
+    order(): Int32Array;
+    outlined(shapes: ArrayLike<number>, width: number, tapered: boolean): ShapeChange;
+    static read(text: string, width: number, height: number): BlockedIn;
+    remove(shapes: ArrayLike<number>): ShapeChange;
+    reorder(shapes: ArrayLike<number>, steps: number): ShapeChange;
+    shareBorders(number: number, reachPx: number): ShapeChange;
+    show(): PlaneBox[];
+    snapped(x: number, y: number, without: ArrayLike<number>, reachPx: number): Float64Array;
+    subtract(shapes: ArrayLike<number>): ShapeChange;
+    take(): LayerPatch;
+    takeAll(suggested: readonly string[]): ShapeChange;
+    tuck(number: number): ShapeChange;
+    turn(shapes: ArrayLike<number>, degrees: number, wider: number, higher: number): ShapeChange;
+    within(way: ArrayLike<number>): Int32Array;
   }
 
   export class Colours {
@@ -270,23 +323,29 @@ declare module "rules" {
 
   export class Ramps {
     private constructor();
-    static between(from: string, fromHex: string, to: string, toHex: string, count: number): TiedSwatch[];
+    static around(swatch: string, hex: string, count: number): TiedSwatch[];
+    static between(swatches: readonly string[], colours: readonly string[], count: number): TiedSwatch[];
+    static circle(swatches: readonly string[], colours: readonly string[], between: number): TiedSwatch[];
   }
 
   export class Shapes {
     private constructor();
     static bending(shape: string, knot: number): string;
     static crossesItself(shape: string): boolean;
+    static ellipse(fromX: number, fromY: number, toX: number, toY: number): string;
+    static evenSided(fromX: number, fromY: number, toX: number, toY: number, sides: number): string;
     static freehand(way: ArrayLike<number>, tolerance: number): string;
     static has(shape: string, x: number, y: number): boolean;
     static isCorner(shape: string, knot: number): boolean;
     static knots(shape: string): Float64Array;
     static moving(shape: string, knot: number, x: number, y: number): string;
     static polygon(shape: string): Float64Array;
+    static rectangle(fromX: number, fromY: number, toX: number, toY: number): string;
     static samples(shape: string): Float64Array;
     static shifted(shape: string, x: number, y: number): string;
     static splitNear(shape: string, x: number, y: number): string;
     static through(way: ArrayLike<number>): string;
+    static throughCorners(way: ArrayLike<number>, corners: ArrayLike<number>): string;
     static without(shape: string, knot: number): string;
   }
 
@@ -368,6 +427,12 @@ declare module "rules" {
   export class Stagings {
     private constructor();
     static settled(sheet: string, scene: string): string;
+  }
+
+  export class Values {
+    private constructor();
+    static flattened(pixels: ArrayLike<number>, count: number): Int32Array;
+    static grey(pixels: ArrayLike<number>): Int32Array;
   }
 
   export class WarmUp {

@@ -54,6 +54,10 @@ import { Mixing } from "./shore/mixing";
 import { chooseCards } from "./shore/choice";
 import { Shore } from "./shore/shore";
 import { Company } from "./together/company";
+import { ReferenceLayer } from "./blockin/reference";
+import { ShapeSheet } from "./blockin/shape-sheet";
+import { ShapesPanel } from "./blockin/shapes-panel";
+import { Suggestions } from "./blockin/suggestions";
 import { Column } from "./view/column";
 import { Carried } from "./view/carried";
 import { keepView } from "./view/kept-view";
@@ -223,6 +227,7 @@ async function open(): Promise<void> {
     SHADOWS: () => void shadowCalls.load(),
     LAYERS: () => void layers.renew(),
     PAGE_FRAME: () => void ledger.frame.load(),
+    REFERENCE: () => void reference.load(),
     LINE_MEETING: () => void lines.renewMeeting(),
     CAST: () => void mixing.renew(),
     PALETTE: () => void mixing.renew().then(othersLook),
@@ -234,11 +239,16 @@ async function open(): Promise<void> {
     GROUPS: alsoLine(() => groups.load()),
     SHADOWS: alsoLine(() => shadowCalls.load().then(othersLook)),
     LAYERS: alsoLine(() => layers.renew()),
+    REFERENCE: alsoLine(() => reference.load()),
     PAGE_FRAME: alsoLine(() => ledger.frame.load()),
     LINE_MEETING: alsoLine(() => lines.renewMeeting()),
     CAST: alsoLine(() => mixing.renew()),
   });
   new Company(path, state.sheet, desk.dataset["person"]!, live, hand, regions, view);
+  const shapeSheet = new ShapeSheet(path, layer, presentInk, fills, regions, view, work, hand, newCells);
+  const shapesPanel = new ShapesPanel(path, shapeSheet, stack, hand, view, work, overlay);
+  const reference = new ReferenceLayer(path, view, work, hand);
+  new Suggestions(path, shapeSheet, overlay, mixing, map.plane);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
   const handful = new Handful(path, canvas, regions, fills, hand, view);
   const gapKeys: Record<string, () => unknown> = {
@@ -266,6 +276,8 @@ async function open(): Promise<void> {
     "shift k": () => stack.step(-1) || hand.said.set("This is the layer in front"),
     "shift u": () => layers.toggleOthers(),
     "shift v": () => layers.toggleMove(),
+    "shift b": () => hand.takeTool(hand.shaping.get() ? "fill" : "shape"),
+    "shift r": () => reference.toggle(),
     "shift s": () => hand.takeTool(hand.shading.get() ? "fill" : "shadow"),
     "shift l": () => hand.takeTool(hand.lining.get() ? "fill" : "line"),
     t: () => hand.takeTool(hand.damming.get() ? "fill" : "dam"),
@@ -275,10 +287,14 @@ async function open(): Promise<void> {
       gapKeys[key]?.();
       return key in gapKeys;
     },
-    drops: () => shadowTool.back(),
-    finishes: () => shadowTool.close(),
+    drops: () => shapesPanel.tool.back() || shadowTool.back(),
+    finishes: () => shapesPanel.tool.close() || shadowTool.close(),
+    shapes: (event) => shapesPanel.key(event),
     escape: () => {
       if (handful.close()) {
+        return;
+      }
+      if (hand.shaping.get() && shapesPanel.letGo()) {
         return;
       }
       if (shadowTool.isOpen || shadowsPanel.letGo()) {
@@ -334,19 +350,21 @@ async function open(): Promise<void> {
     drawing: () =>
       layers.move.isOn.get()
         ? layers.move
-        : kinds.isOpen
-          ? kinds
-          : ledger.frame.isDrawing
-            ? ledger.frame
-            : hand.damming.get()
-              ? damTool
-              : hand.lining.get()
-                ? lineTool
-                : hand.shading.get()
-                  ? shadowTool
-                  : hand.gathering.get()
-                    ? gathering
-                    : undefined,
+        : reference.isPlacing.get()
+          ? reference
+          : kinds.isOpen
+            ? kinds
+            : ledger.frame.isDrawing
+              ? ledger.frame
+              : hand.damming.get()
+                ? damTool
+                : hand.lining.get()
+                  ? lineTool
+                  : hand.shading.get()
+                    ? shadowTool
+                    : hand.gathering.get()
+                      ? gathering
+                      : undefined,
     step: (by) => hand.step(by),
     pointedAt: (at) => {
       drawer.pointAt(at);

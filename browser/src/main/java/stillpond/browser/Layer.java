@@ -34,6 +34,11 @@ public final class Layer {
         return new Layer(graph, openings.length == 0 ? OpeningsCodec.Sent.NONE : OpeningsCodec.read(openings));
     }
 
+    /** Cells that no opening lies between. */
+    static Layer of(CellGraph graph) {
+        return new Layer(graph, OpeningsCodec.Sent.NONE);
+    }
+
     /**
      * The layer after a line was drawn by hand.
      *

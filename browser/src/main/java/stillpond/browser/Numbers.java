@@ -1,6 +1,8 @@
 package stillpond.browser;
 
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -19,5 +21,9 @@ final class Numbers {
             set.add(number);
         }
         return set;
+    }
+
+    static List<Integer> listOf(int[] numbers) {
+        return Arrays.stream(numbers).boxed().toList();
     }
 }

@@ -1,28 +1,49 @@
 package stillpond.browser;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.teavm.jso.JSExport;
-import stillpond.core.colour.Mixing;
 import stillpond.core.colour.Srgb;
-import stillpond.core.palette.Paint;
-import stillpond.core.palette.Tie;
+import stillpond.core.palette.SwatchSteps;
 
-/** Swatches in even steps between two others. */
+/** Swatches in even steps between others. A step that is one of those has its id, and no paint. */
 public final class Ramps {
 
     private Ramps() {}
 
-    /** The steps between two swatches, without those. @param count of all steps, 2 or more */
+    /** @param swatches ids of two or more, in order, with their colours @param count of all steps */
     @JSExport
-    public static TiedSwatch[] between(String from, String fromHex, String to, String toHex, int count) {
-        List<Srgb> ramp = Mixing.ramp(List.of(Srgb.ofHex(fromHex), Srgb.ofHex(toHex)), count);
-        TiedSwatch[] steps = new TiedSwatch[count - 2];
-        for (int i = 0; i < steps.length; i++) {
-            double share = (i + 1.0) / (count - 1);
-            Paint paint = new Paint.Tied(UUID.fromString(from), new Tie.Mix(UUID.fromString(to), share));
-            steps[i] = new TiedSwatch(ramp.get(i + 1).hex(), paint.text());
+    public static TiedSwatch[] between(String[] swatches, String[] colours, int count) {
+        return told(SwatchSteps.between(all(swatches, colours), count));
+    }
+
+    /** From each to the next and back to the first. @param between how many steps lie between two */
+    @JSExport
+    public static TiedSwatch[] circle(String[] swatches, String[] colours, int between) {
+        return told(SwatchSteps.circle(all(swatches, colours), between));
+    }
+
+    /** Hues all around, of one lightness and chroma. */
+    @JSExport
+    public static TiedSwatch[] around(String swatch, String hex, int count) {
+        return told(SwatchSteps.around(new SwatchSteps.From(UUID.fromString(swatch), Srgb.ofHex(hex)), count));
+    }
+
+    private static List<SwatchSteps.From> all(String[] swatches, String[] colours) {
+        List<SwatchSteps.From> all = new ArrayList<>();
+        for (int i = 0; i < swatches.length; i++) {
+            all.add(new SwatchSteps.From(UUID.fromString(swatches[i]), Srgb.ofHex(colours[i])));
         }
-        return steps;
+        return all;
+    }
+
+    private static TiedSwatch[] told(List<SwatchSteps.Step> steps) {
+        return steps.stream()
+                .map(step -> new TiedSwatch(
+                        step.same().map(UUID::toString).orElse(""),
+                        step.colour().hex(),
+                        step.same().isPresent() ? "" : step.paint().text()))
+                .toArray(TiedSwatch[]::new);
     }
 }

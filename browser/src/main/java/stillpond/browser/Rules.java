@@ -4,6 +4,7 @@ import org.teavm.jso.JSExportClasses;
 
 /** What a page may ask of the core; each class is one of the script's exports. */
 @JSExportClasses({
+    BlockedIn.class,
     Colours.class,
     FillLook.class,
     FillTexts.class,
@@ -19,6 +20,7 @@ import org.teavm.jso.JSExportClasses;
     SheetShadows.class,
     SheetStrokes.class,
     Stagings.class,
+    Values.class,
     WarmUp.class
 })
 public final class Rules {

@@ -2,7 +2,9 @@ package stillpond.browser;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.teavm.jso.JSExport;
+import stillpond.core.blockin.Drawn;
 import stillpond.core.gap.Point;
 import stillpond.core.shadow.Bend;
 import stillpond.core.shadow.Form;
@@ -19,6 +21,34 @@ public final class Shapes {
     @JSExport
     public static String freehand(double[] way, double tolerance) {
         return text(Freehand.outline(Layer.points(way), tolerance));
+    }
+
+    @JSExport
+    public static String rectangle(double fromX, double fromY, double toX, double toY) {
+        return text(Drawn.rectangle(new Point(fromX, fromY), new Point(toX, toY)));
+    }
+
+    @JSExport
+    public static String ellipse(double fromX, double fromY, double toX, double toY) {
+        return text(Drawn.ellipse(new Point(fromX, fromY), new Point(toX, toY)));
+    }
+
+    @JSExport
+    public static String evenSided(double fromX, double fromY, double toX, double toY, int sides) {
+        return text(Drawn.polygon(new Point(fromX, fromY), new Point(toX, toY), sides));
+    }
+
+    /** Through points, some of them corners. @param corners which of them */
+    @JSExport
+    public static String throughCorners(double[] way, int[] corners) {
+        List<Knot> knots = new ArrayList<>();
+        List<Point> points = Layer.points(way);
+        Set<Integer> sharp = Numbers.setOf(corners);
+        for (int i = 0; i < points.size(); i++) {
+            Point at = points.get(i);
+            knots.add(sharp.contains(i) ? Knot.straight(at.x(), at.y()) : Knot.smooth(at.x(), at.y()));
+        }
+        return text(new Outline(knots));
     }
 
     /** A smooth shape through points. */

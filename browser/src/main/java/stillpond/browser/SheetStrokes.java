@@ -97,7 +97,7 @@ public final class SheetStrokes {
     public static TiedSwatch darker(String source, String hex, double amount) {
         Srgb colour = Srgb.ofHex(hex);
         Paint.Tied paint = DarkerThanBeside.darker(UUID.fromString(source), amount);
-        return new TiedSwatch(paint.tie().of(colour, other -> colour).hex(), paint.text());
+        return new TiedSwatch("", paint.tie().of(colour, other -> colour).hex(), paint.text());
     }
 
     /** What that swatch is called. @param name of the one that it follows */

@@ -231,6 +231,13 @@ final class Questions {
             case "edge" -> random.nextBoolean() ? 0.0 : 12 * random.nextDouble();
             case "base" ->
                 random.nextInt(4) == 0 ? "laid" : "cells" + " 0 1 3 5".substring(0, 2 + 2 * random.nextInt(4));
+            case "fromX", "fromY" -> 50 * random.nextDouble();
+            case "toX", "toY" -> 60 + 80 * random.nextDouble();
+            case "sides" -> 3 + random.nextInt(58);
+            case "corners" -> random.ints(3, 0, 6).distinct().toArray();
+            case "pixels" -> random.ints(40).toArray();
+            case "colours" -> some(rows, () -> hex(random));
+            case "between" -> random.nextInt(5);
             case "region" -> random.nextInt(regions);
             case "line", "way" ->
                 random.doubles(2 * (3 + random.nextInt(6)), 0, 140).toArray();

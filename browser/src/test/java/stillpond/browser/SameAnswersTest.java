@@ -70,6 +70,9 @@ class SameAnswersTest {
             for (int i = 0; i < QUESTIONS_OF_EACH_KIND; i++) {
                 askOfLook(out, looks);
             }
+            for (int each = 0; each < LAYERS; each++) {
+                askOfShapes(out, new Random(each));
+            }
             for (int layer = 0; layer < LAYERS; layer++) {
                 askOfLayer(out, new Random(layer));
             }
@@ -101,6 +104,69 @@ class SameAnswersTest {
                 ask(out, look, method, Questions.of(method, random, null, 0));
             }
         }
+    }
+
+    /** Shapes drawn, edited and divided at random; what is thought of is shown, and taken or dropped. */
+    private void askOfShapes(BufferedWriter out, Random random) throws Exception {
+        String text =
+                "1: 10,10! 60,10! 60,60! 10,60!\n2 w4t: 60,10! 110,20 110,60 60,60!\n3: 30,70 70,75 60,110 25,100\n";
+        BlockedIn shapes = BlockedIn.read(text, 128, 120);
+        write(out, Map.of("make", "BlockedIn", "arguments", List.of(text, 128, 120)));
+        Asking asking = (name, arguments) -> ask(out, shapes, shapeMethod(name), arguments);
+        double x = 20 + 80 * random.nextDouble();
+        double y = 20 + 80 * random.nextDouble();
+        int corner = random.nextInt(4);
+        double aside = 24 * random.nextDouble() - 12;
+        asking.of(
+                "moveKnot",
+                1,
+                0,
+                corner,
+                (corner == 1 || corner == 2 ? 60 : 10) + aside,
+                (corner > 1 ? 60 : 10) - aside,
+                random.nextBoolean());
+        asking.of("show");
+        asking.of("border", 1, 0);
+        asking.of(random.nextBoolean() ? "take" : "drop");
+        asking.of("draw", "drawn " + (int) x + ",5! 120," + (int) y + " 90,115", random.nextBoolean(), 4.0);
+        asking.of("take");
+        asking.of("duplicate", new int[] {3});
+        asking.of("show");
+        asking.of("drop");
+        asking.of("turn", new int[] {3}, 90 * random.nextDouble(), 1.5, -1.0);
+        asking.of("take");
+        String[] evenly = {"SPOKES", "RINGS", "STRIPS", "GRID"};
+        asking.of(
+                "divideEvenly",
+                2,
+                evenly[random.nextInt(4)],
+                2 + random.nextInt(4),
+                2,
+                40 * random.nextDouble(),
+                85.0,
+                35.0);
+        asking.of("take");
+        asking.of("divide", 1, new double[] {5, 30, 35, 25 + 10 * random.nextDouble(), 50, 30}, 3.0, 1.0);
+        asking.of("take");
+        for (String name : List.of("order", "looseEnds", "lineCount", "hasInk")) {
+            asking.of(name);
+        }
+        asking.of("snapped", x, y, new int[] {1}, 12.0);
+        asking.of("around", new int[] {1, 3});
+        asking.of("inOrder", new int[] {1, 2, 3}, random.nextBoolean(), 60.0, 60.0);
+        asking.of("within", new double[] {0, 0, 128, 0, 128, x, 0, y});
+        asking.of("inkIn", new int[] {50, 5, 20, 20});
+    }
+
+    private interface Asking {
+        void of(String name, Object... arguments) throws Exception;
+    }
+
+    private static Method shapeMethod(String name) {
+        return Exports.methods(BlockedIn.class).stream()
+                .filter(each -> each.getName().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     private void askOfLayer(BufferedWriter out, Random random) throws Exception {

@@ -46,6 +46,7 @@ class InkAdoption {
     /** @throws Refusal if the ink is black all over, or not cut into strokes yet; then nothing is changed */
     TakenOver adopt(Sheet sheet, UUID author) {
         Layer layer = sheet.layer();
+        layer.requireLineArt();
         if (layer.strokes() == null) {
             throw new Refusal("The ink can be coloured as soon as the gaps of this sheet have been found.");
         }

@@ -15,6 +15,8 @@ import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.reading.PictureFiles;
 import stillpond.app.sheet.FileTitle;
 import stillpond.app.sheet.Planes;
+import stillpond.core.blockin.BigShapes;
+import stillpond.core.blockin.Reference;
 import stillpond.core.colour.ColourNames;
 import stillpond.core.colour.PictureColours;
 import stillpond.core.colour.Srgb;
@@ -128,6 +130,13 @@ public class ReferencePictures {
                 .map(found -> new Main(
                         found.colour().hex(), ColourNames.suggest(found.colour()), found.x(), found.y(), found.share()))
                 .toList();
+    }
+
+    /** The few big shapes of a picture as it lies on a sheet, largest first. @param detail 0 to 1 */
+    @Transactional(propagation = Propagation.SUPPORTS)
+    public List<BigShapes.Suggested> bigShapes(UUID project, Reference laid, int count, double detail) {
+        Picture picture = decoded(get(project, laid.picture()));
+        return BigShapes.onSheet(BigShapes.of(picture, count, detail), laid, picture.widthPx(), picture.heightPx());
     }
 
     void keep(UUID project, UUID picture, List<Sample> samples) {

@@ -61,6 +61,7 @@ record DeskState(
 
     /**
      * @param strokes how the ink is cut into strokes; null while it is not
+     * @param shapes where they are told; null for line art
      * @param fills the cells, strokes and shadows that wear each fill; see {@link stillpond.core.fill.Places}
      * @param shadows from back to front
      */
@@ -80,6 +81,7 @@ record DeskState(
             String smallInk,
             String smallCells,
             @Nullable StrokeState strokes,
+            @Nullable String shapes,
             InkState inkSettings,
             Map<String, List<Integer>> fills,
             List<ShadowText> shadows) {
@@ -169,6 +171,7 @@ record DeskState(
                 planes + layer.smallInk(),
                 planes + layer.smallCells(),
                 StrokeState.of(layer.strokes(), planes),
+                layer.isBlockedIn() ? planes + layer.source() : null,
                 InkState.of(layer.settings(), layer.isThrough()),
                 placesByFill,
                 shadows.all().stream().map(ShadowText::of).toList());

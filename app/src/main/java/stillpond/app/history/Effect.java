@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import stillpond.core.blockin.Reference;
 import stillpond.core.cell.Box;
 import stillpond.core.fill.Change;
 import stillpond.core.gap.DamChange;
@@ -63,7 +64,7 @@ public sealed interface Effect {
         }
     }
 
-    /** A layer with other cells took the place of another, by a new analysis or a dam drawn by hand. What it wears follows from what the other wore. */
+    /** A layer with other cells took the place of another, by a new analysis, a dam drawn by hand, or other shapes. What it wears follows from what the other wore. */
     record Recut(UUID onSheet, UUID before, UUID after) implements OnSheet {
         @Override
         public Effect inverse() {
@@ -130,6 +131,19 @@ public sealed interface Effect {
         @Override
         public Part part() {
             return Part.PAGE_FRAME;
+        }
+    }
+
+    /** The reference picture that lies on a sheet; empty where none does. */
+    record Referenced(UUID onSheet, Optional<Reference> before, Optional<Reference> after) implements OnSheet {
+        @Override
+        public Effect inverse() {
+            return new Referenced(onSheet, after, before);
+        }
+
+        @Override
+        public Part part() {
+            return Part.REFERENCE;
         }
     }
 

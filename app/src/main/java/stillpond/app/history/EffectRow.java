@@ -29,6 +29,7 @@ record EffectRow(
         SHADED,
         STACKED,
         FRAMED,
+        REFERENCED,
         MET,
         CAST,
         CARDS,

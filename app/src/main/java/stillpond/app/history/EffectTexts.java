@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import stillpond.core.blockin.Reference;
 import stillpond.core.cell.Box;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
@@ -91,6 +92,13 @@ class EffectTexts {
         if (effect instanceof Effect.Framed framed) {
             return onSheet(EffectRow.Kind.FRAMED, framed.onSheet(), sides(framed.before()), sides(framed.after()));
         }
+        if (effect instanceof Effect.Referenced referenced) {
+            return onSheet(
+                    EffectRow.Kind.REFERENCED,
+                    referenced.onSheet(),
+                    jsons(referenced.before().stream().toArray()),
+                    jsons(referenced.after().stream().toArray()));
+        }
         if (effect instanceof Effect.Met met) {
             return onSheet(
                     EffectRow.Kind.MET,
@@ -128,6 +136,7 @@ class EffectTexts {
             case SHADED -> new Effect.Shaded(row.sheetId(), row.layerId(), shadows(row.before(), row.after()));
             case STACKED -> new Effect.Stacked(row.sheetId(), stack(row.before()), stack(row.after()));
             case FRAMED -> new Effect.Framed(row.sheetId(), box(row.before()), box(row.after()));
+            case REFERENCED -> new Effect.Referenced(row.sheetId(), reference(row.before()), reference(row.after()));
             case MET ->
                 new Effect.Met(row.sheetId(), Meeting.valueOf(row.before()[0]), Meeting.valueOf(row.after()[0]));
             case CAST -> new Effect.Cast(row.sheetId(), uuids(row.before()), uuids(row.after()));
@@ -181,6 +190,10 @@ class EffectTexts {
         return new Stack(Arrays.stream(texts)
                 .map(text -> json.readValue(text, Standing.class))
                 .toList());
+    }
+
+    private Optional<Reference> reference(String[] texts) {
+        return texts.length == 0 ? Optional.empty() : Optional.of(json.readValue(texts[0], Reference.class));
     }
 
     private CellGroups groups(String[] texts) {

@@ -10,6 +10,8 @@ public enum Part {
     /** Which layers a sheet has, and how they stand. */
     LAYERS,
     PAGE_FRAME,
+    /** The reference picture on a sheet. */
+    REFERENCE,
     /** What happens where two colours of ink meet. */
     LINE_MEETING,
     /** Who is on a sheet. */

@@ -179,9 +179,9 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
                    (select count(*) from
                        (select 1 from layer l
                         join layer_cells c on c.layer_id = l.id
-                        cross join unnest(c.regions) with ordinality as cell (region, number)
+                        cross join unnest(c.regions, c.areas) with ordinality as cell (region, area, number)
                         left join cell_fill f on f.layer_id = l.id and f.cell = cell.number - 1
-                        where l.sheet_id = s.id and l.is_current
+                        where l.sheet_id = s.id and l.is_current and coalesce(cell.area, 1) > 0
                         group by l.id, cell.region
                         having bool_and(f.cell is not null)) as filled) as filled,
                    (select coalesce(sum(l.region_count), 0) from layer l

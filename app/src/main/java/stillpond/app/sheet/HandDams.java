@@ -45,6 +45,7 @@ public class HandDams {
      * @return false if the line parts nothing; then nothing is changed, nor told
      */
     public boolean draw(Sheet sheet, UUID author, List<Point> line, Consumer<Cut> seen) {
+        sheet.layer().requireLineArt();
         OpenLayers.OpenLayer open = openLayers.take(sheet.layer());
         if (HandDam.draw(open.openings(), open.ink(), line) instanceof HandDam.Parted parted) {
             store(sheet, author, "Drew a dam", open, parted, seen);
@@ -61,6 +62,7 @@ public class HandDams {
      * @return false if the line stays in one cell; then nothing is changed, nor told
      */
     public boolean join(Sheet sheet, UUID author, List<Point> line, Consumer<Cut> seen) {
+        sheet.layer().requireLineArt();
         OpenLayers.OpenLayer open = openLayers.take(sheet.layer());
         Openings joined = HandDam.joined(open.openings(), open.ink(), line);
         if (joined.openings().size() == open.openings().openings().size()) {

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import stillpond.core.fill.Places;
 import stillpond.core.ink.InkSettings;
+import stillpond.core.refusal.Refusal;
 import stillpond.core.stack.Standing;
 
 /**
@@ -23,6 +24,7 @@ import stillpond.core.stack.Standing;
  * @param openings where cells meet without ink; null for a layer analysed before there were any
  * @param strokes how its ink is cut into strokes; null while it is not
  * @param isThrough whether its cells are bounded by the ink of all layers that are shown
+ * @param isBlockedIn whether it is made of shapes, which are its source then, instead of line art
  * @param isSharp whether its gaps have been found by the present analysis
  * @param reach the level from which on they are dammed
  * @param regionCount how many regions there are under the present dams
@@ -45,6 +47,7 @@ public record Layer(
         String smallCells,
         @Nullable StrokePlanes strokes,
         boolean isThrough,
+        boolean isBlockedIn,
         boolean isSharp) {
 
     public boolean hasCells(Collection<Integer> cells) {
@@ -63,6 +66,14 @@ public record Layer(
         });
     }
 
+    /** @throws Refusal if it is made of shapes, so that there is no drawing to analyse */
+    public void requireLineArt() {
+        if (isBlockedIn) {
+            throw new Refusal("The layer '" + standing.name()
+                    + "' is made of shapes, not of line art. Edit or divide its shapes instead; nothing was changed.");
+        }
+    }
+
     /** The names of the planes that a desk may ask for. */
     List<String> planes() {
         return Stream.of(
@@ -71,6 +82,7 @@ public record Layer(
                         openings,
                         smallInk,
                         smallCells,
+                        isBlockedIn ? source : null,
                         strokes == null ? null : strokes.plane(),
                         strokes == null ? null : strokes.small())
                 .filter(Objects::nonNull)

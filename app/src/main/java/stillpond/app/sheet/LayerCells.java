@@ -41,4 +41,8 @@ class LayerCells {
     int[] areas() {
         return areas;
     }
+
+    boolean isSeen(int cell) {
+        return areas == null || areas[cell] > 0;
+    }
 }

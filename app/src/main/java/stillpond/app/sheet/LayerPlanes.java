@@ -9,6 +9,7 @@ import stillpond.core.ink.InkSettings;
  * @param origin the file on whose page its pixels lie; mostly the source
  * @param strokes null while its ink is not cut into strokes
  * @param isThrough whether its cells are bounded by the ink of all layers that are shown
+ * @param isBlockedIn whether it is made of shapes, which are its source then
  */
 record LayerPlanes(
         int analysisVersion,
@@ -26,4 +27,28 @@ record LayerPlanes(
         String smallInk,
         String smallCells,
         @Nullable StrokePlanes strokes,
-        boolean isThrough) {}
+        boolean isThrough,
+        boolean isBlockedIn) {
+
+    /** The same for shapes. */
+    LayerPlanes blockedIn() {
+        return new LayerPlanes(
+                analysisVersion,
+                settings,
+                widthPx,
+                heightPx,
+                regions,
+                areas,
+                reach,
+                source,
+                origin,
+                ink,
+                cells,
+                openings,
+                smallInk,
+                smallCells,
+                strokes,
+                isThrough,
+                true);
+    }
+}

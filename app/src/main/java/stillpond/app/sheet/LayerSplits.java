@@ -48,6 +48,7 @@ public class LayerSplits {
      */
     public Sheet splitOff(Sheet sheet, UUID author, String name, Collection<Integer> cells) {
         Layer layer = sheet.layer();
+        layer.requireLineArt();
         if (cells.isEmpty() || !layer.hasCells(cells)) {
             throw new Refusal("Gather the regions that are to be a layer of their own. Nothing was changed.");
         }

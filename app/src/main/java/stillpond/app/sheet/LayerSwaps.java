@@ -1,6 +1,7 @@
 package stillpond.app.sheet;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -32,6 +33,9 @@ class LayerSwaps {
     /** What a layer just cut is to wear, and which fills of cells found no place. */
     MovedFills moved(Layer old, Layer fresh) {
         Fills worn = fills.worn(old.id());
+        if (areShapes(old, fresh)) {
+            return new MovedFills(byNumber(worn, fresh, planes), List.of());
+        }
         Placing placing = placing(fresh, old);
         MovedFills cells = MovedFills.move(worn.ofCells(), cells(old), cells(fresh), placing);
         Fills all = cells.fills()
@@ -69,6 +73,9 @@ class LayerSwaps {
 
     /** What lies on the cells and strokes of one layer, on those of another. */
     Fills inTheSamePlace(Layer from, Fills laid, Layer to) {
+        if (areShapes(from, to)) {
+            return byNumber(laid, to, planes);
+        }
         Fills ofCells = laid.ofCells();
         Fills ofStrokes = laid.ofStrokes();
         Placing placing = placing(to, from);
@@ -78,6 +85,20 @@ class LayerSwaps {
         return moved.withStrokes(strokes(ofStrokes, from, to, placing))
                 .withWidths(strokes(laid.ofWidths(), from, to, placing))
                 .withShadows(laid.ofShadows());
+    }
+
+    private static boolean areShapes(Layer one, Layer other) {
+        return one.isBlockedIn() && other.isBlockedIn();
+    }
+
+    /** Shapes keep what they wear wherever they go; those that are gone do not. */
+    static Fills byNumber(Fills worn, Layer to, Planes planes) {
+        Set<Integer> there = LayerShapes.of(to, planes).cellNumbers();
+        StrokePlanes strokes = to.strokes();
+        int outlines = strokes == null ? 0 : strokes.count();
+        return worn.in(place -> Places.isCell(place) && there.contains(place)
+                || Places.isShadow(place)
+                || Places.isStroke(place) && Places.stroke(place) < outlines && there.contains(Places.stroke(place)));
     }
 
     /** @param worn by the strokes of {@code from} */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
+import stillpond.core.blockin.ShapeMap;
 import stillpond.core.cell.CellMap;
 import stillpond.core.format.OpeningsCodec;
 import stillpond.core.format.PlaneCodec;
@@ -121,6 +122,13 @@ record LineArt(
                 isThrough);
     }
 
+    /** What shapes make: cells without openings, and their outlines as strokes of their numbers. */
+    static LineArt ofShapes(ShapeMap shapes) {
+        Openings none = new Openings(shapes.map(), List.of(), ShapeStrokes.NO_STROKE_PX, 1, false);
+        CutInk strokes = ShapeStrokes.of(shapes).orElse(null);
+        return of(shapes.ink(), InkSettings.AUTOMATIC, none, Openings.VERSION, strokes, false);
+    }
+
     private static void requireSomethingToFill(InkPlane ink) {
         int inkPixels = ink.inkPixels();
         if (inkPixels == 0) {
@@ -154,7 +162,8 @@ record LineArt(
                 planes.keep(smallInk),
                 planes.keep(smallCells),
                 strokes == null ? null : strokes.keepIn(planes),
-                isThrough);
+                isThrough,
+                false);
     }
 
     void write(DataOutput out) throws IOException {

@@ -46,6 +46,7 @@ public class Recuts {
      */
     public List<LostFill> reanalyse(Sheet sheet, UUID author, InkSettings settings, boolean isThrough) {
         Layer layer = sheet.layer();
+        layer.requireLineArt();
         byte[] source = planes.content(layer.source());
         List<Analyses.OtherInk> others = isThrough ? inks.all(sheet) : List.of();
         return cuts.recut(sheet, author, analyse(source, layer, settings, others), source);
@@ -58,6 +59,7 @@ public class Recuts {
      */
     public List<LostFill> replace(Sheet sheet, UUID author, byte[] file) {
         Layer layer = sheet.layer();
+        layer.requireLineArt();
         LineArt fresh = analyse(file, layer, layer.settings(), inks.through(sheet));
         double ratio = fresh.widthPx() / (double) fresh.heightPx() * layer.heightPx() / layer.widthPx();
         if (ratio < 1 / MAX_RATIO || ratio > MAX_RATIO) {

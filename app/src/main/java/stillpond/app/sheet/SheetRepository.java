@@ -33,6 +33,10 @@ interface SheetRepository extends JpaRepository<StoredSheet, UUID> {
             order by s.madeAt""")
     List<StoredSheet> findMadeFrom(UUID project, String source);
 
+    /** Whether any sheet has a cutting with an id. */
+    @Query("select count(l) > 0 from StoredLayer l where l.id = :layer")
+    boolean existsLayer(UUID layer);
+
     /** Changes to one sheet are made one after the other: whoever holds this row makes the next one. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select s from StoredSheet s where s.id = :id")

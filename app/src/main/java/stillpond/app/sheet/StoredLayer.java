@@ -13,9 +13,9 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.OneToOne;
 import jakarta.persistence.PrimaryKeyJoinColumn;
 import jakarta.persistence.Table;
-import java.util.Arrays;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import stillpond.core.gap.Openings;
 import stillpond.core.ink.InkSettings;
@@ -53,6 +53,9 @@ class StoredLayer {
     @Column(name = "is_through")
     private boolean through;
 
+    @Column(name = "is_blocked_in")
+    private boolean blockedIn;
+
     private String ink;
     private String cells;
     private String openings;
@@ -77,7 +80,7 @@ class StoredLayer {
         this(UUID.randomUUID(), standing, planes);
     }
 
-    private StoredLayer(UUID id, StoredStanding standing, LayerPlanes planes) {
+    StoredLayer(UUID id, StoredStanding standing, LayerPlanes planes) {
         this.id = id;
         this.standing = standing;
         this.current = true;
@@ -88,13 +91,14 @@ class StoredLayer {
         this.heightPx = planes.heightPx();
         this.cellCount = planes.regions().length;
         this.ofCells = new LayerCells(id, planes.regions(), planes.areas());
-        this.regionCount = count(planes.regions());
+        this.regionCount = count();
         this.reach = planes.reach();
         this.openings = planes.openings();
         this.analysisVersion = planes.analysisVersion();
         this.source = planes.source();
         this.origin = planes.origin();
         this.through = planes.isThrough();
+        this.blockedIn = planes.isBlockedIn();
         this.ink = planes.ink();
         this.cells = planes.cells();
         this.smallInk = planes.smallInk();
@@ -131,7 +135,8 @@ class StoredLayer {
                         smallInk,
                         smallCells,
                         strokes,
-                        through));
+                        through,
+                        blockedIn));
     }
 
     /** The same line art in more cells, as the layer with an id. */
@@ -155,7 +160,8 @@ class StoredLayer {
                         smallInk,
                         planes.smallCells(),
                         strokes,
-                        through));
+                        through,
+                        blockedIn));
     }
 
     UUID id() {
@@ -180,11 +186,16 @@ class StoredLayer {
 
     void setRegions(int[] regionOfCell) {
         ofCells.setRegions(regionOfCell);
-        regionCount = count(regionOfCell);
+        regionCount = count();
     }
 
-    private static int count(int[] regionOfCell) {
-        return Arrays.stream(regionOfCell).max().orElse(-1) + 1;
+    /** Shapes that lie wholly under others have no region that anybody could fill. */
+    private int count() {
+        return (int) IntStream.range(0, ofCells.regions().length)
+                .filter(ofCells::isSeen)
+                .map(cell -> ofCells.regions()[cell])
+                .distinct()
+                .count();
     }
 
     private double reach() {
@@ -219,7 +230,8 @@ class StoredLayer {
                 smallCells,
                 strokes,
                 through,
-                analysisVersion == Openings.VERSION);
+                blockedIn,
+                blockedIn || analysisVersion == Openings.VERSION);
     }
 
     private static Integer boxed(OptionalInt value) {

@@ -87,6 +87,11 @@ final class TravelTables {
                     .ids("sheet_id")
                     .plain("x_start", "y_start", "x_end_exclusive", "y_end_exclusive")
                     .rows("from page_frame r where r.sheet_id = :sheet"),
+            TravelTable.named("sheet_reference")
+                    .keys("sheet_id")
+                    .ids("sheet_id", "picture_id")
+                    .plain("x", "y", "scale", "degrees", "strength_percent", "look", "value_count", "is_hidden")
+                    .rows("from sheet_reference r where r.sheet_id = :sheet"),
             TravelTable.named("open_card")
                     .keys("sheet_id", "card_id")
                     .ids("sheet_id", "card_id")
@@ -102,7 +107,7 @@ final class TravelTables {
             TravelTable.named("layer")
                     .ids("id", "sheet_id", "standing_id")
                     .plain("is_current", "ink_threshold", "speck_px", "pencil", "width_px", "height_px")
-                    .plain("cell_count", "region_count", "is_through", "analysis_version", "reach")
+                    .plain("cell_count", "region_count", "is_through", "is_blocked_in", "analysis_version", "reach")
                     .plain("stroke_count", "stroke_px")
                     .all(Column.Kind.FILE, "source", "origin")
                     .all(Column.Kind.INK, "ink", "small_ink")

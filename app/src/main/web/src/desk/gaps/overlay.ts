@@ -19,6 +19,10 @@ export class Overlay {
   private corners: readonly Point[] = [];
   private polygon: readonly Point[] = [];
   private dots: readonly Point[] = [];
+  private borders: readonly (readonly Point[])[] = [];
+  private lines: readonly (readonly Point[])[] = [];
+  private ends: readonly Point[] = [];
+  private suggested: readonly (readonly Point[])[] = [];
   private brush: { at: Point; radius: number } | undefined;
   private trace: { points: readonly Point[]; startMs: number } | undefined;
 
@@ -59,6 +63,24 @@ export class Overlay {
   outline(polygon: readonly Point[], knots: readonly Point[] = []): void {
     this.polygon = polygon;
     this.dots = knots;
+    this.paintSoon();
+  }
+
+  /** Borders of the shapes in the hand, lines that divide nothing yet, and where those meet nothing. */
+  shapes(
+    borders: readonly (readonly Point[])[],
+    lines: readonly (readonly Point[])[],
+    ends: readonly Point[],
+  ): void {
+    this.borders = borders;
+    this.lines = lines;
+    this.ends = ends;
+    this.paintSoon();
+  }
+
+  /** Borders of shapes that are suggested. */
+  suggest(borders: readonly (readonly Point[])[]): void {
+    this.suggested = borders;
     this.paintSoon();
   }
 
@@ -104,6 +126,10 @@ export class Overlay {
     if (this.polygon.length > 1) {
       this.line([...this.polygon, this.polygon[0]!], 1.2, [3, 3]);
     }
+    this.borders.forEach((border) => this.line([...border, border[0]!], 1.4, []));
+    this.suggested.forEach((border) => this.line([...border, border[0]!], 1.2, [5, 4]));
+    this.lines.forEach((line) => this.line(line, 1.4, [6, 4]));
+    this.ends.forEach((end) => this.circle(end, RING_PX));
     this.dots.forEach((dot) => this.circle(dot, 4));
     if (this.brush) {
       this.circle(this.brush.at, this.brush.radius * this.view.camera.scale);

@@ -29,6 +29,8 @@ export class Hand {
   readonly lining = atom(false);
   /** Presses draw shadows instead of filling regions. */
   readonly shading = atom(false);
+  /** Presses draw and edit shapes instead of filling regions. */
+  readonly shaping = atom(false);
   /** The stroke pointed at, as a place, while ink is coloured. */
   readonly stroke = atom<number | undefined>(undefined);
   /** Presses gather regions instead of filling them. */
@@ -61,9 +63,10 @@ export class Hand {
     }
   }
 
-  takeTool(tool: "fill" | "sample" | "dam" | "gather" | "line" | "shadow"): void {
+  takeTool(tool: "fill" | "sample" | "dam" | "gather" | "line" | "shadow" | "shape"): void {
     this.lining.set(tool === "line");
     this.shading.set(tool === "shadow");
+    this.shaping.set(tool === "shape");
     this.gathering.set(tool === "gather");
     this.sampling.set(tool === "sample");
     this.damming.set(tool === "dam");

@@ -27,6 +27,8 @@ export interface KeyTargets {
   finishes(): boolean;
   /** Whether filling a cell is held back because it would run out. */
   holdsBack(cell: number): boolean;
+  /** A key about shapes in the hand; false if it has no such meaning. */
+  shapes(event: KeyboardEvent): boolean;
   /** Gathers the region pointed at, or drops it. */
   gatherHere(): void;
 }
@@ -96,7 +98,7 @@ export class KeyInput {
       this.targets.holdByKey(event.key);
       return true;
     }
-    if (this.onSheet(event)) {
+    if (this.targets.shapes(event) || this.onSheet(event)) {
       return true;
     }
     if (event.shiftKey && (event.code === "Comma" || event.code === "Period")) {

@@ -36,14 +36,15 @@ export class Ramp {
   private async lay(): Promise<void> {
     const regions = this.gathering.inOrder;
     const [from, to] = [this.hand.present.get(), this.hand.other.get()];
-    const between = Ramps.between(
-      from,
-      this.fills.swatch(from)!.colour,
-      to,
-      this.fills.swatch(to)!.colour,
-      regions.length,
-    ).map((step) => ({ colour: step.colour, paint: step.paint, swatch: crypto.randomUUID() as Fill }));
-    const steps: Fill[] = [from, ...between.map(({ swatch }) => swatch), to];
+    const colours = [from, to].map((fill) => this.fills.swatch(fill)!.colour);
+    const all = Ramps.between([from, to], colours, regions.length).map((step) => ({
+      ...step,
+      swatch: (step.same || crypto.randomUUID()) as Fill,
+    }));
+    const between = all
+      .filter(({ same }) => !same)
+      .map(({ colour, paint, swatch }) => ({ colour, paint, swatch }));
+    const steps = all.map(({ swatch }) => swatch);
     const name = `${this.fills.nameOf(from)} to ${this.fills.nameOf(to)}`;
     const edits: Edit[] = between.map((step, i) => ({ kind: "ADD", ...step, name: `${name} ${i + 1}` }));
     const laid = new Map(regions.map((region, i) => [steps[i]!, region.cells]));

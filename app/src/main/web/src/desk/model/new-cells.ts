@@ -1,6 +1,7 @@
 import type { Seen, Stored } from "messages";
 import { atom, type WritableAtom } from "nanostores";
 import { call, lines, Refusal } from "../../shared/http";
+import type { LayerPatch } from "rules";
 import type { InkStrokes } from "../lines/ink-strokes";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
@@ -10,7 +11,7 @@ import type { Fills } from "./fills";
 import { fetchCellMap, fetchCells, fetchInk, hasShortNumbers, putInto, type InkPlane } from "./planes";
 import type { Regions } from "./regions";
 import type { Shadows } from "./shadows";
-import type { DeskState, LayerState } from "./state";
+import type { DeskState, Fill, LayerState } from "./state";
 import type { Work } from "./work";
 
 /** Takes over cells that the server has cut anew (a dam drawn by hand, gaps found meanwhile) while the sheet stays open as it is. */
@@ -115,6 +116,28 @@ export class NewCells {
     this.becameOthers.set(this.becameOthers.get() + 1);
   }
 
+  /** The layer that is shown, as the server has told it last. */
+  get layer(): LayerState {
+    return this.present;
+  }
+
+  /**
+   * Goes on with cells that this page has made of shapes itself.
+   *
+   * @param id that the layer has then
+   * @param worn cells that wear something else now
+   */
+  take(id: string, { layer, boxes }: LayerPatch, worn: readonly (readonly [number, Fill])[]): void {
+    const map = { plane: this.regions.map.plane, layer };
+    putInto(map.plane, boxes);
+    this.present = { ...this.present, id, cellCount: layer.count() };
+    this.hand.letGo();
+    this.view.patch(map, boxes);
+    this.fills.grow(id, layer.count());
+    worn.forEach(([cell, fill]) => this.fills.set(cell, fill));
+    this.regions.become(map, this.present);
+  }
+
   /** Goes on with cells that are not stored yet; the planes of the present layer are those from before. */
   private patch(id: string, base64: string): void {
     const sent = Int8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
@@ -145,7 +168,12 @@ export class NewCells {
       fetchCells(layer.smallCells, layer.cellCount),
       fetchInk(layer.smallInk),
     ]);
+    const hadStrokes = this.present.strokes?.plane;
     this.present = layer;
+    if (layer.strokes?.plane !== hadStrokes) {
+      this.fills.become(layer.id, layer.cellCount, layer.strokes?.count ?? 0);
+      this.strokes.become(layer);
+    }
     this.work.takeOver(state);
     this.shadows.take(layer.shadows);
     this.small.show(smallCells, smallInk, this.regions.map);

@@ -133,6 +133,34 @@ export class Mixing {
     return this.take(() => this.calls.make(edits));
   }
 
+  /**
+   * Swatches of some colours on a card, which is made if there is none of its name; those that are there already stay.
+   *
+   * @returns the id of each by its colour; undefined if they could not be made, which is said
+   */
+  async swatchesOn(
+    name: string,
+    wanted: readonly { colour: string; name: string }[],
+  ): Promise<Map<string, string> | undefined> {
+    const { cards } = await this.calls.palette();
+    const card = cards.find((each) => each.name === name && !each.locked);
+    const ids = new Map(card?.swatches.map(({ colour, id }) => [colour, id]));
+    const edits: Edit[] = [];
+    const id = card?.id ?? crypto.randomUUID();
+    if (!card) {
+      edits.push({ kind: "ADD_CARD", card: id, name });
+    }
+    for (const { colour, name: named } of wanted.filter((each) => !ids.has(each.colour))) {
+      if (!ids.has(colour)) {
+        const swatch = crypto.randomUUID();
+        ids.set(colour, swatch);
+        edits.push({ kind: "ADD", card: id, swatch, name: named, colour });
+      }
+    }
+    const isMade = edits.every(({ kind }) => kind === "ADD_CARD") || (await this.make(edits));
+    return isMade ? ids : undefined;
+  }
+
   private async take(change: () => Promise<{ words: string }>): Promise<boolean> {
     try {
       this.hand.said.set((await this.work.inTurn(change)).words);

@@ -67,6 +67,9 @@ export function showHelp(hand: Hand): void {
     if (hand.shading.get()) {
       return "Draw around what is to be in shadow, or click point by point. A click on a shadow opens it.";
     }
+    if (hand.shaping.get()) {
+      return "Draw a shape, or click one to edit it. Alt and press: choose, move or draw around several.";
+    }
     if (hand.gathering.get()) {
       return "Click regions or sweep over them to gather them; then fill them all at once.";
     }
@@ -81,10 +84,11 @@ export function showHelp(hand: Hand): void {
   const showTool = () => {
     hint.textContent = resting();
     const [sampling, damming, gathering] = [hand.sampling.get(), hand.damming.get(), hand.gathering.get()];
-    const [lining, shading] = [hand.lining.get(), hand.shading.get()];
-    const isOther = sampling || damming || gathering || lining || shading;
+    const [lining, shading, shaping] = [hand.lining.get(), hand.shading.get(), hand.shaping.get()];
+    const isOther = sampling || damming || gathering || lining || shading || shaping;
     byId("tool-fill").setAttribute("aria-pressed", String(!isOther));
     byId("tool-shadow").setAttribute("aria-pressed", String(shading));
+    byId("tool-shape").setAttribute("aria-pressed", String(shaping));
     byId("tool-line").setAttribute("aria-pressed", String(lining));
     byId("tool-gather").setAttribute("aria-pressed", String(gathering));
     byId("tool-sample").setAttribute("aria-pressed", String(sampling));
@@ -95,12 +99,14 @@ export function showHelp(hand: Hand): void {
   hand.gathering.subscribe(showTool);
   hand.lining.subscribe(showTool);
   hand.shading.subscribe(showTool);
+  hand.shaping.subscribe(showTool);
   byId("tool-fill").addEventListener("click", () => hand.takeTool("fill"));
   byId("tool-sample").addEventListener("click", () => hand.takeTool("sample"));
   byId("tool-gather").addEventListener("click", () => hand.takeTool("gather"));
   byId("tool-dam").addEventListener("click", () => hand.takeTool("dam"));
   byId("tool-line").addEventListener("click", () => hand.takeTool("line"));
   byId("tool-shadow").addEventListener("click", () => hand.takeTool("shadow"));
+  byId("tool-shape").addEventListener("click", () => hand.takeTool("shape"));
 }
 
 export function showDelivery(work: Work): void {

@@ -22,6 +22,10 @@ public final class Abutting {
     private static final int MOST_SAMPLES = 400;
     /** What runs along another border for so many times the reach shares it; what only crosses it does not. */
     private static final double LEAST_RUNS = 2.5;
+    /** A border that takes so much longer a way than what runs beside it is another one: it is met twice at about the same place. */
+    private static final double MOST_LONGER = 1.5;
+
+    private static final int STEPS_A_CURVE = 12;
     /** How far, in reaches, an outline is led straight on to a border that it comes near to. */
     private static final double AHEAD = 2.5;
     /** A cut so near to a point that is there already is made at that point. */
@@ -161,7 +165,22 @@ public final class Abutting {
     private record Spot(Loop loop, double at, double away) {}
 
     /** A stretch of the outline that runs along a border. @param first and last sample */
-    private record Along(Loop loop, int first, int last, double from, double to, boolean isForward) {}
+    private record Along(Loop loop, int first, int last, double from, double to, boolean isForward) {
+
+        /** How long the border is there, about. */
+        double lengthPx() {
+            double way = isForward ? loop.onward(from, to) : loop.onward(to, from);
+            double start = isForward ? from : to;
+            double length = 0;
+            int steps = (int) Math.ceil(way * STEPS_A_CURVE);
+            for (int step = 0; step < steps; step++) {
+                Point a = loop.place((start + way * step / steps) % loop.curves.size());
+                Point b = loop.place((start + way * (step + 1) / steps) % loop.curves.size());
+                length += Length.of(a.x() - b.x(), a.y() - b.y());
+            }
+            return length;
+        }
+    }
 
     private record Sample(int curve, double share, Point at, Spot near) {}
 
@@ -247,7 +266,10 @@ public final class Abutting {
                 end++;
             }
             if (loopAt(samples, i) != null && length >= LEAST_RUNS * reachPx) {
-                along(samples, i, end).ifPresent(alongs::add);
+                double run = length;
+                along(samples, i, end)
+                        .filter(along -> along.lengthPx() <= MOST_LONGER * run + 2 * AHEAD * reachPx)
+                        .ifPresent(alongs::add);
             }
             i = end + 1;
         }

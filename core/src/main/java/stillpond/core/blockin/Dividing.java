@@ -80,11 +80,12 @@ public final class Dividing {
             closed.add(polygon.get(0));
             borders.add(closed);
         }
-        shapes.lines().stream().filter(line -> line.shape() == shape).forEach(line -> borders.add(flat(line)));
+        shapes.lines().stream().filter(line -> line.shape() == shape).forEach(line -> borders.add(way(line)));
         return borders;
     }
 
-    private static List<Point> flat(LooseLine line) {
+    /** A line as straight pieces, from its start to its end. */
+    public static List<Point> way(LooseLine line) {
         List<Point> flat = Flat.ring(line.curves());
         flat.add(new Point(
                 line.knots().get(line.knots().size() - 1).x(),
@@ -158,7 +159,7 @@ public final class Dividing {
             for (List<Point> border : bordersAt(shapes.withLines(without(shapes.lines(), i)), line.shape())) {
                 borders.add(border);
             }
-            List<Point> flat = flat(line);
+            List<Point> flat = way(line);
             for (boolean isStart : new boolean[] {true, false}) {
                 Point at = isStart ? flat.get(0) : flat.get(flat.size() - 1);
                 boolean meets = borders.stream()
@@ -185,7 +186,7 @@ public final class Dividing {
      */
     public static Divided extend(Shapes shapes, LooseEnd end) {
         LooseLine line = shapes.lines().get(end.line());
-        List<Point> flat = flat(line);
+        List<Point> flat = way(line);
         Point tip = end.isStart() ? flat.get(0) : flat.get(flat.size() - 1);
         Point behind = behind(flat, end.isStart());
         double length = away(tip, behind);

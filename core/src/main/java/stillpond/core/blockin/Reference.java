@@ -1,5 +1,6 @@
 package stillpond.core.blockin;
 
+import java.util.UUID;
 import stillpond.core.colour.ValueSteps;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
@@ -7,6 +8,7 @@ import stillpond.core.refusal.Refusal;
 /**
  * How a reference picture lies on a sheet. It is seen while one works, and exported only where that is asked for.
  *
+ * @param picture which one
  * @param x where its middle lies, in pixels of the sheet, as {@code y}
  * @param scale pixels of the sheet for one of the picture, 0.01 to 100
  * @param degrees that it is turned by, clockwise as one sees it
@@ -15,6 +17,7 @@ import stillpond.core.refusal.Refusal;
  * @param values that it is flattened to, 2 to 8
  */
 public record Reference(
+        UUID picture,
         double x,
         double y,
         double scale,
@@ -34,6 +37,9 @@ public record Reference(
     }
 
     public Reference {
+        if (picture == null || look == null) {
+            throw new Refusal("This does not say which reference picture is meant, or how it looks.");
+        }
         if (!(Math.abs(x) <= FURTHEST_PX && Math.abs(y) <= FURTHEST_PX)) {
             throw new Refusal("The reference picture would lie too far from the sheet.");
         }
@@ -52,9 +58,11 @@ public record Reference(
     }
 
     /** As large as fits into a sheet, in its middle. */
-    public static Reference fitting(int pictureWidth, int pictureHeight, int sheetWidth, int sheetHeight) {
+    public static Reference fitting(
+            UUID picture, int pictureWidth, int pictureHeight, int sheetWidth, int sheetHeight) {
         double scale = Math.min(sheetWidth / (double) pictureWidth, sheetHeight / (double) pictureHeight);
         return new Reference(
+                picture,
                 sheetWidth / 2.0,
                 sheetHeight / 2.0,
                 Math.max(0.01, Math.min(100, scale)),

@@ -93,6 +93,23 @@ public record Shape(int number, List<Outline> loops, Edge edge) {
         return Rows.around(polygons(), edge.widthPx() / 2 + 2);
     }
 
+    /** The centre of mass of what its first border runs around. */
+    public Point centroid() {
+        List<Point> polygon = Flat.polygon(loops.get(0));
+        double x = 0;
+        double y = 0;
+        double area = 0;
+        Point a = polygon.get(polygon.size() - 1);
+        for (Point b : polygon) {
+            double cross = a.x() * b.y() - b.x() * a.y();
+            x += (a.x() + b.x()) * cross;
+            y += (a.y() + b.y()) * cross;
+            area += cross;
+            a = b;
+        }
+        return area == 0 ? middle() : new Point(x / (3 * area), y / (3 * area));
+    }
+
     /** The middle of the box around its border. */
     public Point middle() {
         Box box = Rows.around(polygons(), 0);

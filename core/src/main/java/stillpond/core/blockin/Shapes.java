@@ -55,6 +55,13 @@ public record Shapes(List<Shape> all, List<LooseLine> lines) {
         return 1 + all.stream().mapToInt(Shape::number).max().orElse(0);
     }
 
+    /** The cells that there are: the ground, and one of each shape. */
+    public Set<Integer> cellNumbers() {
+        Set<Integer> numbers = new HashSet<>(Set.of(0));
+        all.forEach(shape -> numbers.add(shape.number()));
+        return numbers;
+    }
+
     /** The lowest numbers that are free. */
     public List<Integer> free(int count) {
         Set<Integer> taken = new HashSet<>();

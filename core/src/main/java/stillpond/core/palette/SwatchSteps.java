@@ -18,7 +18,8 @@ public final class SwatchSteps {
     /** Chroma is told apart so finely. */
     private static final double CHROMA_STEP = 1e-4;
 
-    private static final double SAME = 1e-9;
+    /** Shares of mixes are told apart so finely. */
+    private static final double SHARES = 1e6;
 
     private SwatchSteps() {}
 
@@ -59,12 +60,13 @@ public final class SwatchSteps {
     }
 
     private static Step mixed(From first, From second, double share) {
-        boolean isOne = share < SAME || share > 1 - SAME;
-        From one = share < 0.5 ? first : second;
-        Paint paint = new Paint.Tied(first.swatch(), new Tie.Mix(second.swatch(), share));
+        double kept = Math.round(share * SHARES) / SHARES;
+        boolean isOne = kept == 0 || kept == 1;
+        From one = kept == 0 ? first : second;
+        Paint paint = new Paint.Tied(first.swatch(), new Tie.Mix(second.swatch(), kept));
         return new Step(
                 isOne ? Optional.of(one.swatch()) : Optional.empty(),
-                isOne ? one.colour() : Mixing.mix(first.colour(), second.colour(), share),
+                isOne ? one.colour() : Mixing.mix(first.colour(), second.colour(), kept),
                 paint);
     }
 

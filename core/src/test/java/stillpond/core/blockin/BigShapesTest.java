@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import stillpond.core.colour.Oklab;
 import stillpond.core.colour.Srgb;
@@ -16,6 +17,7 @@ import stillpond.core.refusal.Refusal;
 
 class BigShapesTest {
 
+    private static final UUID PICTURE = new UUID(0, 1);
     private static final int WIDTH = 480;
     private static final int HEIGHT = 360;
     private static final Srgb SKY = Srgb.ofHex("#9cc4dd");
@@ -93,7 +95,7 @@ class BigShapesTest {
 
     @Test
     void onASheetTheyLieWhereThePictureLies() {
-        Reference turned = new Reference(1000, 500, 2, 90, 50, Reference.Look.COLOURS, 4, false);
+        Reference turned = new Reference(PICTURE, 1000, 500, 2, 90, 50, Reference.Look.COLOURS, 4, false);
         List<BigShapes.Suggested> shapes = BigShapes.onSheet(BigShapes.of(landscape(), 4, 0.3), turned, WIDTH, HEIGHT);
 
         Point sun = new Shape(1, shapes.get(3).loops(), Edge.NONE).middle();
@@ -121,14 +123,14 @@ class BigShapesTest {
 
     @Test
     void placesOfAPictureGoToTheSheetAndBack() {
-        Reference reference = new Reference(300, 200, 1.7, 33, 60, Reference.Look.GREYS, 4, false);
+        Reference reference = new Reference(PICTURE, 300, 200, 1.7, 33, 60, Reference.Look.GREYS, 4, false);
         Point there = reference.onSheet(new Point(12, 90), 100, 120);
         Point back = reference.onPicture(there, 100, 120);
 
         assertThat(back.x()).isCloseTo(12, within(1e-9));
         assertThat(back.y()).isCloseTo(90, within(1e-9));
-        assertThat(Reference.fitting(4000, 1000, 2000, 2000).scale()).isEqualTo(0.5);
-        assertThatThrownBy(() -> new Reference(0, 0, 0, 0, 60, Reference.Look.GREYS, 4, false))
+        assertThat(Reference.fitting(PICTURE, 4000, 1000, 2000, 2000).scale()).isEqualTo(0.5);
+        assertThatThrownBy(() -> new Reference(PICTURE, 0, 0, 0, 0, 60, Reference.Look.GREYS, 4, false))
                 .isInstanceOf(Refusal.class);
     }
 

@@ -161,7 +161,7 @@ class DividingTest {
     void aNeighbourGetsThePointsWhereItsBorderIsMet() {
         Shape left = Pages.disc(1, 100, 150, 80);
         Abutting.Abutted right =
-                Abutting.abut(Drawn.rectangle(new Point(150, 60), new Point(280, 240)), Pages.shapes(left), 20);
+                Abutting.abut(Drawn.rectangle(new Point(172, 100), new Point(280, 200)), Pages.shapes(left), 20);
         Shapes shapes = right.shapes().putting(List.of(Shape.of(2, right.outline())));
         LooseLine line = Dividing.drawn(List.of(new Point(10, 155), new Point(200, 140)), shapes, 1, 5, 1);
         Shapes divided = Dividing.divide(shapes, 1, List.of(line)).shapes();

@@ -143,6 +143,38 @@ class OverlayTest {
     }
 
     @Test
+    void aBorderThatIsCrossedAtASharpAngleIsNotFollowedAllAround() {
+        Shapes leaf = Pages.shapes(ShapeText.shape("2: 60,10! 110,20 110,60 60,60!"));
+        Outline drawn = ShapeText.shape("1: 79,5! 120,71 90,115").loops().get(0);
+        Outline abutted = Abutting.abut(drawn, leaf, 4).outline();
+
+        double area = Shape.of(1, drawn).areaPx();
+        assertThat(Shape.of(1, abutted).areaPx()).isBetween(0.9 * area, 1.1 * area);
+    }
+
+    /** Whatever is drawn wherever, what it covers is about what was drawn. */
+    @Test
+    void sharingBordersNeverMakesAnotherShape() {
+        Random random = new Random(9);
+        Shapes two = Pages.shapes(Pages.disc(1, 70, 80, 40), Pages.rectangle(2, 112, 30, 180, 160));
+        for (int round = 0; round < 300; round++) {
+            double x = random.nextInt(150);
+            double y = random.nextInt(150);
+            Outline drawn = round % 2 == 0
+                    ? Drawn.ellipse(
+                            new Point(x, y), new Point(x + 20 + random.nextInt(80), y + 20 + random.nextInt(80)))
+                    : Drawn.rectangle(
+                            new Point(x, y), new Point(x + 20 + random.nextInt(80), y + 20 + random.nextInt(80)));
+            Outline abutted = Abutting.abut(drawn, two, 5).outline();
+            double area = Shape.of(3, drawn).areaPx();
+
+            assertThat(differing(inside(List.of(abutted)), inside(List.of(drawn))))
+                    .as("%s", ShapeText.of(Shape.of(3, drawn)))
+                    .isLessThan((int) (60 + 0.25 * area));
+        }
+    }
+
+    @Test
     void placesFarFromAllStayAsDrawn() {
         Outline drawn = Drawn.ellipse(new Point(10, 10), new Point(30, 30));
 

@@ -1,0 +1,2 @@
+/** Sheets that are blocked in: begun without line art, with shapes and a reference picture. */
+package stillpond.app.blockin;
