@@ -10,7 +10,7 @@ import { Hand } from "./hand/hand";
 import { Handful } from "./hand/handful";
 import { Here } from "./hand/here";
 import { KeyInput } from "./hand/keys";
-import { PointerInput } from "./hand/pointer";
+import { PointerInput, type Drawing } from "./hand/pointer";
 import { Ramp } from "./hand/ramp";
 import { RegionMenu } from "./hand/region-menu";
 import { Crop } from "./gaps/crop";
@@ -341,30 +341,24 @@ async function open(): Promise<void> {
     () => kinds.openHere(),
     (at) => layers.tellHere(at),
   );
+  const drawings: readonly (readonly [() => boolean, Drawing])[] = [
+    [() => layers.move.isOn.get(), layers.move],
+    [() => reference.isPlacing.get(), reference],
+    [() => kinds.isOpen, kinds],
+    [() => ledger.frame.isDrawing, ledger.frame],
+    [() => hand.damming.get(), damTool],
+    [() => hand.lining.get(), lineTool],
+    [() => hand.shaping.get() && shapeSheet.isBlockedIn, shapesPanel.tool],
+    [() => hand.shading.get(), shadowTool],
+    [() => hand.gathering.get(), gathering],
+  ];
   new PointerInput(canvas, hand, view, {
     spaceHeld: keys.spaceHeld,
     openMenu: (at) => menu.open(at),
     lookOnly,
     holdsBack: (cell) => leak.holdsBack(cell),
     gathering: () => (hand.lining.get() ? inkGathering : gathering),
-    drawing: () =>
-      layers.move.isOn.get()
-        ? layers.move
-        : reference.isPlacing.get()
-          ? reference
-          : kinds.isOpen
-            ? kinds
-            : ledger.frame.isDrawing
-              ? ledger.frame
-              : hand.damming.get()
-                ? damTool
-                : hand.lining.get()
-                  ? lineTool
-                  : hand.shading.get()
-                    ? shadowTool
-                    : hand.gathering.get()
-                      ? gathering
-                      : undefined,
+    drawing: () => drawings.find(([isInHand]) => isInHand())?.[1],
     step: (by) => hand.step(by),
     pointedAt: (at) => {
       drawer.pointAt(at);

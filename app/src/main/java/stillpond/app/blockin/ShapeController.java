@@ -1,10 +1,16 @@
 package stillpond.app.blockin;
 
 import jakarta.validation.Valid;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -35,6 +41,16 @@ class ShapeController {
         this.shapes = shapes;
         this.blank = blank;
         this.palettes = palettes;
+    }
+
+    /** Shapes as they are stored, which never change under their name; see {@link stillpond.core.blockin.ShapeText}. */
+    @GetMapping("/shapes/{name}")
+    ResponseEntity<byte[]> shapes(@PathVariable UUID project, @PathVariable UUID sheet, @PathVariable String name) {
+        return ResponseEntity.ok()
+                .cacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
+                .contentType(new MediaType("text", "plain", StandardCharsets.UTF_8))
+                .body(shapes.text(project, sheet, name));
     }
 
     @PostMapping("/shapes")

@@ -149,6 +149,7 @@ record DeskState(
     }
 
     private static LayerState layer(Layer layer, Fills fills, Dams dams, Shadows shadows, String planes) {
+        String shapes = planes.replaceFirst("planes/$", "shapes/");
         Map<String, List<Integer>> placesByFill = new TreeMap<>();
         fills.filled().stream()
                 .sorted()
@@ -171,7 +172,7 @@ record DeskState(
                 planes + layer.smallInk(),
                 planes + layer.smallCells(),
                 StrokeState.of(layer.strokes(), planes),
-                layer.isBlockedIn() ? planes + layer.source() : null,
+                layer.isBlockedIn() ? shapes + layer.source() : null,
                 InkState.of(layer.settings(), layer.isThrough()),
                 placesByFill,
                 shadows.all().stream().map(ShadowText::of).toList());

@@ -82,7 +82,6 @@ public record Layer(
                         openings,
                         smallInk,
                         smallCells,
-                        isBlockedIn ? source : null,
                         strokes == null ? null : strokes.plane(),
                         strokes == null ? null : strokes.small())
                 .filter(Objects::nonNull)

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -85,6 +86,21 @@ public class LayerShapes {
     @Transactional(readOnly = true)
     public Shapes of(Layer layer) {
         return of(layer, planes);
+    }
+
+    /**
+     * The text of shapes that a layer of a sheet has, or had.
+     *
+     * @throws java.util.NoSuchElementException if it has none of this name
+     */
+    @Transactional(readOnly = true)
+    public byte[] text(UUID project, UUID sheet, String name) {
+        boolean isThere = sheets.findByIdAndProjectId(sheet, project).orElseThrow().everyLayer().stream()
+                .anyMatch(layer -> layer.isBlockedIn() && layer.source().equals(name));
+        if (!isThere) {
+            throw new NoSuchElementException("The sheet has no such shapes.");
+        }
+        return planes.content(name);
     }
 
     static Shapes of(Layer layer, Planes planes) {

@@ -22,7 +22,6 @@ export class ShapeSheet {
 
   private rules: BlockedIn | undefined;
   private opening: Promise<BlockedIn> | undefined;
-  private underWay = 0;
 
   constructor(
     private readonly path: string,
@@ -176,7 +175,6 @@ export class ShapeSheet {
   }
 
   private async send(message: ShapeMessage): Promise<void> {
-    this.underWay++;
     let failed: string | undefined;
     try {
       await this.work.inTurn(() => call(`${this.path}/shapes`, message));
@@ -184,14 +182,10 @@ export class ShapeSheet {
       failed =
         error instanceof Refusal ? error.message : "The server is away; the shapes could not be stored.";
     }
-    this.underWay--;
     if (failed !== undefined) {
       this.work.notice.set(`${failed} The shapes are shown as they are stored.`);
     }
-    // While more is on its way the server has other cells than are shown.
-    if (this.underWay === 0 || failed !== undefined) {
-      await this.newCells.takeOver().catch(() => {});
-    }
+    await this.newCells.stored(message.becomes).catch(() => {});
   }
 
   private showInk(rules: BlockedIn, boxes: readonly PlaneBox[]): void {

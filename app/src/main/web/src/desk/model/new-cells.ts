@@ -20,6 +20,8 @@ export class NewCells {
   readonly becameOthers = atom(0);
 
   private asked = false;
+  /** Cuttings that this page has made itself and the server does not have yet. */
+  private readonly ahead = new Set<string>();
   private running: Promise<void> | undefined;
 
   constructor(
@@ -81,6 +83,10 @@ export class NewCells {
       this.asked = false;
       const state = await call<DeskState>(`${this.sheetPath}/desk`);
       const { layer } = state;
+      if (this.ahead.size > 0) {
+        // What is shown is newer; whoever made it looks again when it is stored.
+        return;
+      }
       if (layer.widthPx !== this.present.widthPx || layer.heightPx !== this.present.heightPx) {
         // A drawing of another size: nothing that is shown stays where it is.
         location.reload();
@@ -101,6 +107,9 @@ export class NewCells {
       fetchInk(layer.smallInk),
       layer.ink === this.present.ink ? undefined : fetchInk(layer.ink),
     ]);
+    if (this.ahead.size > 0) {
+      return;
+    }
     this.present = layer;
     this.hand.letGo();
     if (ink) {
@@ -130,12 +139,21 @@ export class NewCells {
   take(id: string, { layer, boxes }: LayerPatch, worn: readonly (readonly [number, Fill])[]): void {
     const map = { plane: this.regions.map.plane, layer };
     putInto(map.plane, boxes);
+    this.ahead.add(id);
     this.present = { ...this.present, id, cellCount: layer.count() };
     this.hand.letGo();
     this.view.patch(map, boxes);
     this.fills.grow(id, layer.count());
     worn.forEach(([cell, fill]) => this.fills.set(cell, fill));
     this.regions.become(map, this.present);
+  }
+
+  /** A cutting that this page has made is stored, or could not be: then the server is asked what there is. */
+  async stored(id: string): Promise<void> {
+    this.ahead.delete(id);
+    if (this.ahead.size === 0) {
+      await this.takeOver();
+    }
   }
 
   /** Goes on with cells that are not stored yet; the planes of the present layer are those from before. */
@@ -168,6 +186,9 @@ export class NewCells {
       fetchCells(layer.smallCells, layer.cellCount),
       fetchInk(layer.smallInk),
     ]);
+    if (this.ahead.size > 0) {
+      return;
+    }
     const hadStrokes = this.present.strokes?.plane;
     this.present = layer;
     if (layer.strokes?.plane !== hadStrokes) {

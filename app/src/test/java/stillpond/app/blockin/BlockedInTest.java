@@ -150,6 +150,19 @@ class BlockedInTest {
     }
 
     @Test
+    void theDeskReadsTheShapesAsTheyAreStored() {
+        Sheet sheet = blockedIn();
+        String desk = visitor.get(work.address(sheet) + "/desk").body();
+        String shapes = json.readTree(desk).get("layer").get("shapes").asString();
+
+        assertThat(visitor.get(shapes).body()).startsWith(SQUARE + "\n2: 200,20");
+        Sheet other = blank();
+        assertThat(visitor.get(shapes.replace(sheet.id().toString(), other.id().toString()))
+                        .statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
     void aShapeEditedLaterKeepsItsFillAndUndoBringsItBack() {
         Sheet sheet = blockedIn();
         change(sheet, List.of(SQUARE.replace("20", "10")), List.of(2, 1));
