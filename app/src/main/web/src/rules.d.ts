@@ -181,6 +181,7 @@ declare module "rules" {
     around(shapes: ArrayLike<number>): Float64Array;
     bendKnot(number: number, loop: number, knot: number): ShapeChange;
     border(number: number, loop: number): Float64Array;
+    centres(shapes: ArrayLike<number>): Float64Array;
     divide(number: number, way: ArrayLike<number>, reachPx: number, tolerance: number): ShapeChange;
     divideEvenly(number: number, evenly: string, parts: number, rows: number, degrees: number, x: number, y: number): ShapeChange;
     draw(shape: string, under: boolean, reachPx: number): ShapeChange;
@@ -191,7 +192,6 @@ declare module "rules" {
     edgeOf(number: number): number;
     extend(index: number, atStart: boolean): ShapeChange;
     hasInk(): boolean;
-    inOrder(shapes: ArrayLike<number>, around: boolean, x: number, y: number): Int32Array;
     inkIn(box: ArrayLike<number>): Int8Array;
     join(shapes: ArrayLike<number>): ShapeChange;
     knots(number: number, loop: number): Float64Array;
@@ -326,6 +326,7 @@ declare module "rules" {
     static around(swatch: string, hex: string, count: number): TiedSwatch[];
     static between(swatches: readonly string[], colours: readonly string[], count: number): TiedSwatch[];
     static circle(swatches: readonly string[], colours: readonly string[], between: number): TiedSwatch[];
+    static order(middles: ArrayLike<number>, widths: ArrayLike<number>, clockwise: boolean): Int32Array;
   }
 
   export class Shapes {

@@ -114,7 +114,8 @@ async function open(): Promise<void> {
   const mixing = new Mixing(path, hand, fills, regions, work, view, shore, live, lights);
   const overlay = new Overlay(byId("overlay"), view);
   const gathering = new Gathering(regions, fills, work, hand, view, overlay);
-  new Ramp(gathering, hand, fills, work, mixing);
+  const ramp = new Ramp(hand, fills, work, mixing);
+  gathering.rampWith(ramp);
   const adjusting = new Adjusting(fills, work, gathering, mixing);
   const kinds = new Kinds(
     path.split("/")[2]!,
@@ -246,7 +247,7 @@ async function open(): Promise<void> {
   });
   new Company(path, state.sheet, desk.dataset["person"]!, live, hand, regions, view);
   const shapeSheet = new ShapeSheet(path, layer, presentInk, fills, regions, view, work, hand, newCells);
-  const shapesPanel = new ShapesPanel(path, shapeSheet, stack, hand, view, work, overlay);
+  const shapesPanel = new ShapesPanel(path, shapeSheet, stack, hand, view, work, overlay, ramp);
   const reference = new ReferenceLayer(path, view, work, hand);
   new Suggestions(path, shapeSheet, overlay, mixing, map.plane);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
@@ -294,7 +295,7 @@ async function open(): Promise<void> {
       if (handful.close()) {
         return;
       }
-      if (hand.shaping.get() && shapesPanel.letGo()) {
+      if (ramp.close() || (hand.shaping.get() && shapesPanel.letGo())) {
         return;
       }
       if (shadowTool.isOpen || shadowsPanel.letGo()) {

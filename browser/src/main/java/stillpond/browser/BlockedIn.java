@@ -11,7 +11,6 @@ import stillpond.core.blockin.Edge;
 import stillpond.core.blockin.Even;
 import stillpond.core.blockin.KnotEdits;
 import stillpond.core.blockin.LooseLine;
-import stillpond.core.blockin.PartOrder;
 import stillpond.core.blockin.Shape;
 import stillpond.core.blockin.ShapeEdit;
 import stillpond.core.blockin.ShapeEdits;
@@ -19,7 +18,6 @@ import stillpond.core.blockin.ShapeMap;
 import stillpond.core.blockin.ShapeText;
 import stillpond.core.blockin.Shapes;
 import stillpond.core.cell.Box;
-import stillpond.core.cell.Cell;
 import stillpond.core.cell.PlanePatch;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
@@ -329,16 +327,12 @@ public final class BlockedIn {
         return thinking(ShapeEdits.dropLine(present, index));
     }
 
-    /** Shapes in the order in which colours step through them. @param around clockwise around a place, or else one after the other */
+    /** The centres of mass of shapes: x and y of each. */
     @JSExport
-    public int[] inOrder(int[] shapes, boolean around, double x, double y) {
-        List<PartOrder.Part> parts = new ArrayList<>();
-        for (int number : shapes) {
-            Cell cell = map.graph().cells().get(number);
-            parts.add(new PartOrder.Part(present.get(number).centroid(), cell.box()));
-        }
-        List<Integer> order = around ? PartOrder.around(parts, new Point(x, y)) : PartOrder.along(parts);
-        return Numbers.of(order.stream().map(place -> shapes[place]).toList());
+    public double[] centres(int[] shapes) {
+        return way(Numbers.listOf(shapes).stream()
+                .map(number -> present.get(number).centroid())
+                .toList());
     }
 
     private static Set<Integer> set(int[] numbers) {

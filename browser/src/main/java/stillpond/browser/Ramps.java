@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.teavm.jso.JSExport;
+import stillpond.core.blockin.PartOrder;
+import stillpond.core.cell.Box;
 import stillpond.core.colour.Srgb;
+import stillpond.core.gap.Point;
 import stillpond.core.palette.SwatchSteps;
 
 /** Swatches in even steps between others. A step that is one of those has its id, and no paint. */
@@ -28,6 +31,27 @@ public final class Ramps {
     @JSExport
     public static TiedSwatch[] around(String swatch, String hex, int count) {
         return told(SwatchSteps.around(new SwatchSteps.From(UUID.fromString(swatch), Srgb.ofHex(hex)), count));
+    }
+
+    /**
+     * The order in which colours step through parts.
+     *
+     * @param middles of the parts: x and y of each
+     * @param widths of the boxes around them
+     * @param clockwise around their middle, or else one after the other
+     */
+    @JSExport
+    public static int[] order(double[] middles, int[] widths, boolean clockwise) {
+        List<Point> places = Layer.points(middles);
+        List<PartOrder.Part> parts = new ArrayList<>();
+        double x = 0;
+        double y = 0;
+        for (int i = 0; i < widths.length; i++) {
+            parts.add(new PartOrder.Part(places.get(i), new Box(0, 0, widths[i], widths[i])));
+            x += places.get(i).x() / widths.length;
+            y += places.get(i).y() / widths.length;
+        }
+        return Numbers.of(clockwise ? PartOrder.around(parts, new Point(x, y)) : PartOrder.along(parts));
     }
 
     private static List<SwatchSteps.From> all(String[] swatches, String[] colours) {

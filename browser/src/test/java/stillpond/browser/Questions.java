@@ -237,6 +237,9 @@ final class Questions {
             case "corners" -> random.ints(3, 0, 6).distinct().toArray();
             case "pixels" -> random.ints(40).toArray();
             case "colours" -> some(rows, () -> hex(random));
+            case "middles" -> random.doubles(2 * rows, 0, 200).toArray();
+            case "widths" -> random.ints(rows, 5, 90).toArray();
+            case "clockwise" -> random.nextBoolean();
             case "between" -> random.nextInt(5);
             case "region" -> random.nextInt(regions);
             case "line", "way" ->

@@ -153,7 +153,7 @@ class SameAnswersTest {
         }
         asking.of("snapped", x, y, new int[] {1}, 12.0);
         asking.of("around", new int[] {1, 3});
-        asking.of("inOrder", new int[] {1, 2, 3}, random.nextBoolean(), 60.0, 60.0);
+        asking.of("centres", new int[] {1, 2, 3});
         asking.of("within", new double[] {0, 0, 128, 0, 128, x, 0, y});
         asking.of("inkIn", new int[] {50, 5, 20, 20});
     }

@@ -2,6 +2,7 @@ import { byId } from "../../shared/dom";
 import type { SheetView } from "../view/sheet-view";
 import { drag } from "./dragged";
 import type { ShapeSheet } from "./shape-sheet";
+import type { ShapeTool } from "./shape-tool";
 
 /** An arm beside the shapes in the hand: dragged around their middle it turns them, away from it or towards it it scales them. */
 export class ShapeArm {
@@ -10,11 +11,13 @@ export class ShapeArm {
 
   constructor(
     private readonly sheet: ShapeSheet,
+    private readonly tool: ShapeTool,
     private readonly view: SheetView,
   ) {
     this.handle.addEventListener("pointerdown", (event) => this.drag(event));
     this.handle.addEventListener("keydown", (event) => this.onKey(event));
     sheet.chosen.listen(() => this.place());
+    tool.mode.listen(() => this.place());
     sheet.shown.listen(() => this.place());
     view.onMove(() => this.place());
   }
@@ -27,7 +30,7 @@ export class ShapeArm {
   private place(): void {
     const chosen = this.sheet.chosen.get();
     const rules = this.sheet.present;
-    this.handle.hidden = !this.isOn || chosen.length === 0 || !rules;
+    this.handle.hidden = !this.isOn || this.tool.mode.get() !== "choose" || chosen.length === 0 || !rules;
     if (!this.handle.hidden) {
       const [x, y, width] = rules!.around([...chosen]) as unknown as [number, number, number];
       const at = this.view.camera.toScreen({ x: x + width / 2, y });

@@ -36,6 +36,7 @@ export class ShapeKnots {
   ) {
     sheet.shown.listen(() => this.show());
     sheet.chosen.listen(() => this.show());
+    tool.mode.listen(() => this.show());
     view.onMove(() => this.place());
   }
 
@@ -46,7 +47,8 @@ export class ShapeKnots {
 
   private get number(): number {
     const chosen = this.sheet.chosen.get();
-    return this.isOn && chosen.length === 1 ? chosen[0]! : 0;
+    // Where something is drawn they would be in the way.
+    return this.isOn && this.tool.mode.get() === "choose" && chosen.length === 1 ? chosen[0]! : 0;
   }
 
   private show(): void {

@@ -134,13 +134,21 @@ export class ShapeTool implements Drawing {
     if (mode === "points") {
       this.addPoint(moved ? start : at, !moved, screen);
     } else if (!moved) {
-      this.sheet.choose(this.at(screen) > 0 ? [this.at(screen)] : []);
+      this.clicked(this.at(screen));
     } else if (mode === "divide") {
       this.divide(line);
     } else if (mode === "hand") {
       this.draw(() => Shapes.freehand(wayOf(line), TOLERANCE_PX / this.view.camera.scale));
     } else {
       this.draw(() => this.figure(start, at, mode));
+    }
+  }
+
+  /** A click on a shape opens it for changes. */
+  private clicked(number: number): void {
+    this.sheet.choose(number > 0 ? [number] : []);
+    if (number > 0) {
+      this.mode.set("choose");
     }
   }
 

@@ -3,6 +3,7 @@ import { all, byId } from "../../shared/dom";
 import { call, Refusal } from "../../shared/http";
 import type { Overlay } from "../gaps/overlay";
 import type { Hand } from "../hand/hand";
+import type { Ramp } from "../hand/ramp";
 import type { Stack } from "../layers/stack";
 import type { Work } from "../model/work";
 import { pointsOf } from "../shadows/knots";
@@ -35,10 +36,11 @@ export class ShapesPanel {
     private readonly view: SheetView,
     private readonly work: Work,
     private readonly overlay: Overlay,
+    private readonly ramp: Ramp,
   ) {
     this.tool = new ShapeTool(sheet, view, overlay, hand, () => this.ways);
     this.knots = new ShapeKnots(sheet, this.tool, view);
-    this.arm = new ShapeArm(sheet, view);
+    this.arm = new ShapeArm(sheet, this.tool, view);
     hand.shaping.listen((isShaping) => void this.turn(isShaping));
     sheet.chosen.listen(() => this.show());
     sheet.shown.listen(() => this.show());
@@ -123,6 +125,7 @@ export class ShapesPanel {
     const rules = this.sheet.present;
     const isOn = this.hand.shaping.get() && rules !== undefined;
     byId("shapes-chosen").hidden = chosen.length === 0;
+    byId("shapes-many").hidden = chosen.length < 2;
     byId("shapes-said").textContent =
       chosen.length === 0
         ? `${rules?.order().length ?? 0} shapes. A click chooses one; with Alt, whatever you draw with.`
@@ -172,6 +175,7 @@ export class ShapesPanel {
       evenly: () => this.divideEvenly(one),
       extend: () => this.extend(),
       next: () => this.goToLoose(),
+      ramp: () => this.openRamp(chosen),
       drop: () => sheet.make("Took a line away", (rules) => rules.dropLine(0)),
     };
     acts[act]!();
@@ -195,6 +199,16 @@ export class ShapesPanel {
     this.sheet.make("Divided a shape evenly", (rules) =>
       rules.divideEvenly(number, evenly, parts, rows, degrees, x, y),
     );
+  }
+
+  private openRamp(chosen: readonly number[]): void {
+    const rules = this.sheet.present!;
+    const middles = pointsOf(rules.centres([...chosen]));
+    const parts = chosen.map((number, i) => {
+      const [, , width] = rules.around([number]) as unknown as [number, number, number];
+      return { cells: [number], ...middles[i]!, width };
+    });
+    this.ramp.open(parts, () => {});
   }
 
   private extend(): void {

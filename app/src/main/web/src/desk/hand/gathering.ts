@@ -10,6 +10,7 @@ import type { SheetView } from "../view/sheet-view";
 import type { Overlay } from "../gaps/overlay";
 import type { Drawing } from "./pointer";
 import type { Hand } from "./hand";
+import type { Ramp } from "./ramp";
 
 /** Gathers regions, by click, sweep, fill or figure, and then does one thing to all of them as one change. */
 export class Gathering implements Drawing {
@@ -197,6 +198,24 @@ export class Gathering implements Drawing {
   /** The gathered regions, in the order in which they were. */
   get inOrder(): RegionShape[] {
     return this.regionsOf(this.gathered).map((region) => this.regions.shape(region));
+  }
+
+  /** Steps a colour over the gathered regions when that is asked for. */
+  rampWith(ramp: Ramp): void {
+    const ask = byId<HTMLButtonElement>("gather-ramp");
+    ask.addEventListener("click", () => {
+      const parts = this.inOrder.map((region) => ({
+        cells: region.cells,
+        x: region.deepestX,
+        y: region.deepestY,
+        width: region.width,
+      }));
+      ramp.open(parts, () => this.letGo());
+    });
+    this.count.subscribe((count) => {
+      ask.disabled = count < 2;
+      ask.textContent = ask.disabled ? "Ramp: gather two regions or more" : `Ramp over ${count} regions`;
+    });
   }
 
   /** Shows the gathered regions without their stripes, or with them again: stripes are in the way of judging a colour. */

@@ -120,8 +120,9 @@ public final class Dividing {
         Parting parting = new Parting(shape, own);
         List<List<Outline>> parts = parting.parts();
         if (parts.size() < 2) {
+            // What of them lies beside the shape can never divide it.
             List<LooseLine> kept = new ArrayList<>(others);
-            kept.addAll(own);
+            parting.loose().forEach(line -> kept.add(LooseLine.of(number, line)));
             return new Divided(shapes.withLines(kept), List.of(number));
         }
         if (parts.size() > MOST_PARTS) {
