@@ -434,6 +434,7 @@ declare module "rules" {
     private constructor();
     static flattened(pixels: ArrayLike<number>, count: number): Int32Array;
     static grey(pixels: ArrayLike<number>): Int32Array;
+    static mean(pixels: ArrayLike<number>, across: number, column: number, line: number, discPx: number): string;
   }
 
   export class WarmUp {

@@ -12,6 +12,7 @@ import { Here } from "./hand/here";
 import { KeyInput } from "./hand/keys";
 import { PointerInput, type Drawing } from "./hand/pointer";
 import { Ramp } from "./hand/ramp";
+import { Sampling } from "./hand/sampling";
 import { RegionMenu } from "./hand/region-menu";
 import { Crop } from "./gaps/crop";
 import { DamTool } from "./gaps/dam-tool";
@@ -249,6 +250,7 @@ async function open(): Promise<void> {
   const shapeSheet = new ShapeSheet(path, layer, presentInk, fills, regions, view, work, hand, newCells);
   const shapesPanel = new ShapesPanel(path, shapeSheet, stack, hand, view, work, overlay, ramp);
   const reference = new ReferenceLayer(path, view, work, hand);
+  const sampling = new Sampling(view, overlay, hand, fills, mixing, reference);
   new Suggestions(path, shapeSheet, overlay, mixing, map.plane);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
   const handful = new Handful(path, canvas, regions, fills, hand, view);
@@ -278,6 +280,7 @@ async function open(): Promise<void> {
     "shift u": () => layers.toggleOthers(),
     "shift v": () => layers.toggleMove(),
     "shift b": () => hand.takeTool(hand.shaping.get() ? "fill" : "shape"),
+    "shift c": () => hand.takeTool(hand.picking.get() ? "fill" : "colour"),
     "shift r": () => reference.toggle(),
     "shift s": () => hand.takeTool(hand.shading.get() ? "fill" : "shadow"),
     "shift l": () => hand.takeTool(hand.lining.get() ? "fill" : "line"),
@@ -351,11 +354,15 @@ async function open(): Promise<void> {
     [() => hand.lining.get(), lineTool],
     [() => hand.shaping.get() && shapeSheet.isBlockedIn, shapesPanel.tool],
     [() => hand.shading.get(), shadowTool],
+    [() => hand.picking.get(), sampling],
     [() => hand.gathering.get(), gathering],
   ];
   new PointerInput(canvas, hand, view, {
     spaceHeld: keys.spaceHeld,
     openMenu: (at) => menu.open(at),
+    held: (at) => handful.hold(at, () => menu.open(at)),
+    heldMoves: (event) => handful.pointOver(event),
+    heldEnds: (event) => handful.letGoOver(event),
     lookOnly,
     holdsBack: (cell) => leak.holdsBack(cell),
     gathering: () => (hand.lining.get() ? inkGathering : gathering),

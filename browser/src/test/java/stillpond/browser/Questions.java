@@ -237,13 +237,17 @@ final class Questions {
             case "corners" -> random.ints(3, 0, 6).distinct().toArray();
             case "pixels" -> random.ints(40).toArray();
             case "colours" -> some(rows, () -> hex(random));
+            case "across" -> 8;
+            case "column", "discPx" -> random.nextInt(5);
             case "middles" -> random.doubles(2 * rows, 0, 200).toArray();
             case "widths" -> random.ints(rows, 5, 90).toArray();
             case "clockwise" -> random.nextBoolean();
             case "between" -> random.nextInt(5);
             case "region" -> random.nextInt(regions);
             case "line", "way" ->
-                random.doubles(2 * (3 + random.nextInt(6)), 0, 140).toArray();
+                isWhole
+                        ? (Object) random.nextInt(5)
+                        : random.doubles(2 * (3 + random.nextInt(6)), 0, 140).toArray();
             default -> throw new IllegalArgumentException("No questions are known for " + parameter + ".");
         };
     }

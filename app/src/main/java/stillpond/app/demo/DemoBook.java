@@ -58,11 +58,13 @@ record DemoBook(
      * A sheet of one layer or of several.
      *
      * @param file name of an SVG beside the book; null where there are layers
+     * @param blockedIn name of a list of shapes beside the book, over the reference picture; null where there is line art
      * @param layers from front to back; null where there is one file
      */
     record DemoSheet(
             String title,
             @Nullable String file,
+            @Nullable String blockedIn,
             @Nullable List<DemoFill> fills,
             @Nullable List<DemoLayer> layers,
             @Nullable List<DemoShadow> shadows,

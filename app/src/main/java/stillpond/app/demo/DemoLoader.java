@@ -16,6 +16,7 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.account.Accounts;
+import stillpond.app.card.ReferencePicture;
 import stillpond.app.card.ReferencePictures;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
@@ -70,6 +71,7 @@ class DemoLoader implements ApplicationRunner {
     private final SheetChanges changes;
     private final DemoLines lines;
     private final DemoShadows shadows;
+    private final DemoBlockedIn blockedIn;
     private final Planes planes;
     private final ReferencePictures pictures;
     private final JsonMapper json;
@@ -87,6 +89,7 @@ class DemoLoader implements ApplicationRunner {
             SheetChanges changes,
             DemoLines lines,
             DemoShadows shadows,
+            DemoBlockedIn blockedIn,
             Planes planes,
             ReferencePictures pictures,
             JsonMapper json,
@@ -102,6 +105,7 @@ class DemoLoader implements ApplicationRunner {
         this.changes = changes;
         this.lines = lines;
         this.shadows = shadows;
+        this.blockedIn = blockedIn;
         this.planes = planes;
         this.pictures = pictures;
         this.json = json;
@@ -133,12 +137,18 @@ class DemoLoader implements ApplicationRunner {
             }
         }
         Map<String, UUID> scenes = new HashMap<>();
-        pictures.bring(project, "Marsh at noon.jpg", read(REFERENCE));
+        ReferencePicture marsh = pictures.bring(project, "Marsh at noon.jpg", read(REFERENCE));
         for (DemoBook.DemoScene demoScene : book.scenes()) {
             Scene scene = projects.addScene(project, demoScene.title());
             scenes.put(scene.title(), scene.id());
             List<Sheet> filled = new ArrayList<>();
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
+                if (demoSheet.blockedIn() != null) {
+                    byte[] list = read(demoSheet.blockedIn());
+                    Sheet made = blockedIn.make(scene, lead, demoSheet.title(), list, marsh, swatches);
+                    shadows.lay(made, lead, demoSheet, swatches);
+                    continue;
+                }
                 Sheet sheet = bring(scene, demoSheet);
                 for (int i = 0; i < sheet.layers().size(); i++) {
                     Layer layer = sheet.layers().get(i);

@@ -215,6 +215,27 @@ export class ReferenceLayer implements Drawing {
     this.arm.style.transform = `translate(${x}px, ${y}px) translate(-50%, -50%)`;
   }
 
+  /** Paints the picture where it lies in the view. @param isWhole as strong as it is, even while it is hidden */
+  paintOn(context: CanvasRenderingContext2D, isWhole: boolean): void {
+    const laid = this.laid.get();
+    if (!laid || (laid.reference.isHidden && !isWhole)) {
+      return;
+    }
+    const { reference: how, widthPx, heightPx } = laid;
+    const { camera } = this.view;
+    const at = camera.toScreen({ x: how.x, y: how.y });
+    const [width, height] = [widthPx, heightPx].map((px) => px * how.scale * camera.scale) as [
+      number,
+      number,
+    ];
+    context.save();
+    context.globalAlpha = isWhole ? 1 : how.strengthPercent / 100;
+    context.translate(at.x, at.y);
+    context.rotate((how.degrees * Math.PI) / 180);
+    context.drawImage(this.canvas, -width / 2, -height / 2, width, height);
+    context.restore();
+  }
+
   begin(screen: Point): void {
     this.from = screen;
   }

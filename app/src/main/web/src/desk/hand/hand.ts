@@ -31,6 +31,8 @@ export class Hand {
   readonly shading = atom(false);
   /** Presses draw and edit shapes instead of filling regions. */
   readonly shaping = atom(false);
+  /** Presses sample colours instead of filling regions. */
+  readonly picking = atom(false);
   /** The stroke pointed at, as a place, while ink is coloured. */
   readonly stroke = atom<number | undefined>(undefined);
   /** Presses gather regions instead of filling them. */
@@ -63,10 +65,11 @@ export class Hand {
     }
   }
 
-  takeTool(tool: "fill" | "sample" | "dam" | "gather" | "line" | "shadow" | "shape"): void {
+  takeTool(tool: "fill" | "sample" | "dam" | "gather" | "line" | "shadow" | "shape" | "colour"): void {
     this.lining.set(tool === "line");
     this.shading.set(tool === "shadow");
     this.shaping.set(tool === "shape");
+    this.picking.set(tool === "colour");
     this.gathering.set(tool === "gather");
     this.sampling.set(tool === "sample");
     this.damming.set(tool === "dam");

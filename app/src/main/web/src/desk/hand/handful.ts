@@ -4,6 +4,7 @@ import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
 import type { Fill } from "../model/state";
+import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { Hand } from "./hand";
 
@@ -66,6 +67,37 @@ export class Handful {
     this.hand.pin(true);
     this.moveBeside(cell);
     this.hand.said.set(`Likely here: ${this.offered.map((fill) => this.fills.nameOf(fill)).join(", ")}`);
+  }
+
+  /** Opens it at a place where a pen or a finger was held; from there it is a short drag to a pebble. @param more what else can be done here */
+  hold(at: Point, more: () => void): void {
+    this.hand.pointAt(at);
+    void this.toggle().then(() => {
+      if (this.isOpen) {
+        const others = button("handful-more", "…", () => this.close() && more(), {
+          "aria-label": "What else can be done with this region",
+        });
+        this.bank.append(others);
+      } else {
+        more();
+      }
+    });
+  }
+
+  /** Marks the pebble that a pen or a finger has come to. */
+  pointOver(event: PointerEvent): void {
+    const over = this.stoneAt(event);
+    [...this.bank.children].forEach((each) => each.classList.toggle("is-over", each === over));
+  }
+
+  /** Takes the pebble over which a pen or a finger is lifted; over none, it stays open. */
+  letGoOver(event: PointerEvent): void {
+    this.stoneAt(event)?.click();
+  }
+
+  private stoneAt(event: PointerEvent): HTMLElement | undefined {
+    const over = document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>("button");
+    return over && this.bank.contains(over) ? over : undefined;
   }
 
   /** Takes one by its digit; returns whether it was open. */

@@ -10,8 +10,14 @@ const HOLD_SLACK_PX = 9;
 export interface PointerTargets {
   /** Whether space is held, so that a drag moves the sheet. */
   spaceHeld(): boolean;
-  /** What a second button or a long press opens, at a place on the canvas. */
+  /** What a second button opens, at a place on the canvas. */
   openMenu(at: Point): void;
+  /** A pen or a finger was held still at a place on the canvas. */
+  held(at: Point): void;
+  /** And moves on from there. */
+  heldMoves(event: PointerEvent): void;
+  /** And is lifted. */
+  heldEnds(event: PointerEvent): void;
   /** Only looking is possible: a drag moves the sheet. */
   lookOnly(): boolean;
   /** Whether a fill is held back because it would run out. */
@@ -39,6 +45,7 @@ export class PointerInput {
   private panning = false;
   private underWay: Drawing | undefined;
   private holdTimer: number | undefined;
+  private isHeld = false;
   private heldAt: Point = { x: 0, y: 0 };
 
   constructor(
@@ -109,7 +116,8 @@ export class PointerInput {
 
   private onHold(): void {
     this.hand.cancelSweep();
-    this.targets.openMenu(this.heldAt);
+    this.isHeld = true;
+    this.targets.held(this.heldAt);
   }
 
   private onSecondButton(event: MouseEvent): void {
@@ -125,6 +133,10 @@ export class PointerInput {
     const at = this.at(event);
     if (distance(at, this.heldAt) > HOLD_SLACK_PX) {
       clearTimeout(this.holdTimer);
+    }
+    if (this.isHeld) {
+      this.targets.heldMoves(event);
+      return;
     }
     const before = this.down.get(event.pointerId);
     if (before && this.panning) {
@@ -160,6 +172,10 @@ export class PointerInput {
 
   private onUp(event: PointerEvent): void {
     this.down.delete(event.pointerId);
+    if (this.isHeld) {
+      this.isHeld = false;
+      this.targets.heldEnds(event);
+    }
     if (this.hand.sweeping) {
       this.hand.endSweep();
     }
@@ -170,6 +186,7 @@ export class PointerInput {
 
   private onCancel(event: PointerEvent): void {
     this.down.delete(event.pointerId);
+    this.isHeld = false;
     this.hand.cancelSweep();
     this.cancelDrawing();
     this.rest();

@@ -444,6 +444,18 @@ export class Fills {
     return this.cards.get(swatchesOf(fill)[0] ?? fill);
   }
 
+  /** The swatches of cards that can be worn, without the neutrals. */
+  cardSwatches(): Swatch[] {
+    return [...this.swatches].flatMap(([id, swatch]) => (this.cards.get(id)?.isEditable ? [swatch] : []));
+  }
+
+  /** The names of the cards that swatches can be put on. */
+  editableCards(): string[] {
+    return [
+      ...new Set([...this.cards.values()].flatMap(({ name, isEditable }) => (isEditable ? [name] : []))),
+    ];
+  }
+
   /** The place among the cards of the one that a fill, or its first swatch, is on; behind all of them if it is on none. */
   placeOfCard(fill: Fill): number {
     const card = this.cardOf(fill)?.id;

@@ -5,7 +5,7 @@ import type { Live } from "../../shared/live";
 import { Mixer } from "../../mixer/mixer";
 import { el } from "../../shared/build";
 import { Colours, FillTexts } from "rules";
-import { PaletteCalls, type Edit } from "../../mixer/palette-calls";
+import { PaletteCalls, type About, type Edit } from "../../mixer/palette-calls";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { madeOf, textOf } from "../model/made";
@@ -134,8 +134,9 @@ export class Mixing {
   }
 
   /**
-   * Swatches of some colours on a card, which is made if there is none of its name; those that are there already stay.
+   * Swatches of some colours on a card, which is made if there is none of its name, or loose; those that are there already stay.
    *
+   * @param name of the card; empty: they are loose
    * @returns the id of each by its colour; undefined if they could not be made, which is said
    */
   async swatchesOn(
@@ -143,22 +144,28 @@ export class Mixing {
     wanted: readonly { colour: string; name: string }[],
   ): Promise<Map<string, string> | undefined> {
     const { cards } = await this.calls.palette();
-    const card = cards.find((each) => each.name === name && !each.locked);
+    const card = cards.find((each) => (name === "" ? each.loose : each.name === name && !each.locked));
     const ids = new Map(card?.swatches.map(({ colour, id }) => [colour, id]));
     const edits: Edit[] = [];
     const id = card?.id ?? crypto.randomUUID();
-    if (!card) {
+    if (!card && name !== "") {
       edits.push({ kind: "ADD_CARD", card: id, name });
     }
     for (const { colour, name: named } of wanted.filter((each) => !ids.has(each.colour))) {
       if (!ids.has(colour)) {
         const swatch = crypto.randomUUID();
         ids.set(colour, swatch);
-        edits.push({ kind: "ADD", card: id, swatch, name: named, colour });
+        const made = { kind: "ADD", swatch, name: named, colour } as const;
+        edits.push(name === "" ? made : { ...made, card: id });
       }
     }
     const isMade = edits.every(({ kind }) => kind === "ADD_CARD") || (await this.make(edits));
     return isMade ? ids : undefined;
+  }
+
+  /** What a colour is called, and from which inks it is printed. */
+  about(hex: string): Promise<About> {
+    return this.calls.about(hex);
   }
 
   private async take(change: () => Promise<{ words: string }>): Promise<boolean> {

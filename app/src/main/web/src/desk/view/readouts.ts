@@ -29,13 +29,19 @@ export function showProgress(fills: Fills, regions: Regions, hand: Hand, stack: 
   });
   const show = () => {
     let left = 0;
+    let all = 0;
     for (let region = 0; region < regions.count; region++) {
+      // A shape that lies wholly under others is nothing to fill.
+      if (regions.shape(region).area === 0) {
+        continue;
+      }
+      all++;
       left += regions.shape(region).cells.every((cell) => fills.of(cell) !== NO_FILL) ? 0 : 1;
     }
     const elsewhere = stack.leftElsewhere.get();
     const others = elsewhere === 0 ? "" : `, ${elsewhere} on other layers`;
     byId("left").textContent =
-      (left === 0 ? "Every region is filled" : `${left} of ${regions.count} regions left`) + others;
+      (left === 0 ? "Every region is filled" : `${left} of ${all} regions left`) + others;
     byId("present-left").textContent = left + elsewhere === 0 ? "" : String(left + elsewhere);
   };
   const showSoon = oncePerFrame(show);
@@ -67,6 +73,9 @@ export function showHelp(hand: Hand): void {
     if (hand.shading.get()) {
       return "Draw around what is to be in shadow, or click point by point. A click on a shadow opens it.";
     }
+    if (hand.picking.get()) {
+      return "Click or drag to sample the mean of a disc; what to do with it is chosen beside the sheet.";
+    }
     if (hand.shaping.get()) {
       return "Draw a shape, or click one to edit it. Alt and press: choose, move or draw around several.";
     }
@@ -85,7 +94,7 @@ export function showHelp(hand: Hand): void {
     hint.textContent = resting();
     const [sampling, damming, gathering] = [hand.sampling.get(), hand.damming.get(), hand.gathering.get()];
     const [lining, shading, shaping] = [hand.lining.get(), hand.shading.get(), hand.shaping.get()];
-    const isOther = sampling || damming || gathering || lining || shading || shaping;
+    const isOther = sampling || damming || gathering || lining || shading || shaping || hand.picking.get();
     byId("tool-fill").setAttribute("aria-pressed", String(!isOther));
     byId("tool-shadow").setAttribute("aria-pressed", String(shading));
     byId("tool-shape").setAttribute("aria-pressed", String(shaping));
@@ -100,6 +109,7 @@ export function showHelp(hand: Hand): void {
   hand.lining.subscribe(showTool);
   hand.shading.subscribe(showTool);
   hand.shaping.subscribe(showTool);
+  hand.picking.subscribe(showTool);
   byId("tool-fill").addEventListener("click", () => hand.takeTool("fill"));
   byId("tool-sample").addEventListener("click", () => hand.takeTool("sample"));
   byId("tool-gather").addEventListener("click", () => hand.takeTool("gather"));

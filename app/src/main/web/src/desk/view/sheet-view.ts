@@ -36,6 +36,7 @@ export class SheetView {
   /** Pieces from this number on have no colours yet. */
   private painted = 0;
   private around: Around | undefined;
+  private pointed: readonly number[] = [];
 
   constructor(
     passes: Passes,
@@ -211,6 +212,7 @@ export class SheetView {
 
   /** Outlines these cells as the ones pointed at. */
   point(cells: readonly number[]): void {
+    this.pointed = cells;
     this.renderer.point(this.shadowed.withPieces(cells), this.boxOf(cells));
     this.draw();
   }
@@ -230,6 +232,25 @@ export class SheetView {
     const lit = places && (cells.length > 0 || strokes.length === 0);
     this.renderer.light(lit ? this.shadowed.withPieces(cells) : undefined);
     this.renderer.meanStrokes(strokes);
+    this.draw();
+  }
+
+  /** Paints what is seen as it is just now, without what marks the region pointed at. @param others ids of the layers beside that are seen too */
+  paintOn(context: CanvasRenderingContext2D, others: readonly string[]): void {
+    const { width, height } = this.camera.size;
+    this.renderer.point([], undefined);
+    this.renderer.draw(this.camera, this.looking, undefined);
+    const beside = others.map((id) => document.querySelector<HTMLImageElement>(`#${id}:not([hidden]) img`));
+    const paint = (image: HTMLImageElement | null | undefined) => {
+      if (image?.complete && image.naturalWidth > 0) {
+        const [box, view] = [image.getBoundingClientRect(), this.canvas.getBoundingClientRect()];
+        context.drawImage(image, box.x - view.x, box.y - view.y, box.width, box.height);
+      }
+    };
+    paint(beside[0]);
+    context.drawImage(this.canvas, 0, 0, width, height);
+    paint(beside[1]);
+    this.renderer.point(this.shadowed.withPieces(this.pointed), this.boxOf(this.pointed));
     this.draw();
   }
 

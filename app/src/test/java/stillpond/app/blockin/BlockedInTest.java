@@ -179,7 +179,9 @@ class BlockedInTest {
         change(sheet, List.of("3: 0,0! 300,0! 300,200! 0,200!"), List.of(1, 2, 3));
 
         assertThat(sheets.progress(work.project()).get(sheet.id()).regions()).isEqualTo(1);
-        assertThat(visitor.get(work.address(sheet) + "/check").statusCode()).isEqualTo(200);
+        assertThat(json.readTree(visitor.get(work.address(sheet) + "/check").body()))
+                .as("only the new shape is missed")
+                .hasSize(1);
         change(sheet, List.of(), List.of(3, 1, 2));
         assertThat(flat(sheet, 70, 70)).isEqualTo(COAT);
     }

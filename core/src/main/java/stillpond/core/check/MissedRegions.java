@@ -50,7 +50,7 @@ final class MissedRegions {
 
     private List<Finding.Unfilled> find() {
         List<Finding.Unfilled> found = new ArrayList<>();
-        for (Region region : map.all()) {
+        for (Region region : map.seen()) {
             List<Integer> empty = new ArrayList<>();
             for (int cell : region.cells()) {
                 if (sheet.isEmpty(cell)) {

@@ -21,7 +21,7 @@ public final class Gathered {
             models.set(map.regions().of(cell));
         }
         BitSet found = new BitSet();
-        for (Region region : map.all()) {
+        for (Region region : map.seen()) {
             if (models.stream().anyMatch(model -> isAlike(map.get(model), region))) {
                 take(region, found);
             }
@@ -40,7 +40,7 @@ public final class Gathered {
     /** All cells of the regions whose deepest place lies inside a way drawn around them. @param way closed from its end to its start */
     public static int[] inside(RegionMap map, List<Point> way) {
         BitSet found = new BitSet();
-        for (Region region : map.all()) {
+        for (Region region : map.seen()) {
             if (isInside(region.deepest().deepestX() + 0.5, region.deepest().deepestY() + 0.5, way)) {
                 take(region, found);
             }
@@ -60,7 +60,7 @@ public final class Gathered {
         }
         boolean isAnyWorn = IntStream.of(cells).anyMatch(isWorn);
         int most = -1;
-        for (Region region : map.all()) {
+        for (Region region : map.seen()) {
             boolean isMeant = !isAnyWorn || IntStream.of(region.cells()).anyMatch(isWorn);
             int count = counts[region.number()];
             if (isMeant && count > 0 && (most < 0 || count > counts[most])) {

@@ -70,6 +70,11 @@ public final class RegionMap {
         return all;
     }
 
+    /** Those of which something is to be seen: shapes that lie wholly under others are not among them. */
+    public List<Region> seen() {
+        return all.stream().filter(region -> region.areaPx() > 0).toList();
+    }
+
     public Region get(int region) {
         return all.get(region);
     }

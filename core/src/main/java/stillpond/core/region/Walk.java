@@ -36,7 +36,7 @@ public final class Walk {
         Set<Integer> neighbours = map.neighbours(here);
         int best = from;
         double bestCost = Double.POSITIVE_INFINITY;
-        for (Region region : map.all()) {
+        for (Region region : map.seen()) {
             int dx = region.deepest().deepestX() - here.deepest().deepestX();
             int dy = region.deepest().deepestY() - here.deepest().deepestY();
             int along = dx * direction.x + dy * direction.y;
@@ -80,7 +80,7 @@ public final class Walk {
     public OptionalInt nextEmpty(OptionalInt from, IntPredicate isEmpty) {
         long start = from.isPresent() ? place(map.get(from.getAsInt())) : -1;
         List<Region> empty = new ArrayList<>();
-        for (Region region : map.all()) {
+        for (Region region : map.seen()) {
             boolean isOther = from.isEmpty() || region.number() != from.getAsInt();
             if (isOther && hasAny(region, isEmpty)) {
                 empty.add(region);
