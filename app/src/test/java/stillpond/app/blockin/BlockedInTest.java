@@ -390,7 +390,7 @@ class BlockedInTest {
         String file = work.address(sheet) + "/reference/file";
 
         assertThat(visitor.upload(file, "x.png", "no picture".getBytes()).statusCode())
-                .isEqualTo(400);
+                .isEqualTo(422);
         visitor.upload(file, "dot.png", Drawings.png(1, 1, pen -> pen.fillRect(0, 0, 1, 1)));
         assertThat(visitor.get(work.address(sheet) + "/reference/shapes?count=5&detail=0")
                         .body())

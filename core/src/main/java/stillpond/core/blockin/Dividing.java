@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
+import stillpond.core.shadow.Knot;
 import stillpond.core.shadow.Outline;
 import stillpond.core.shape.Cubic;
 import stillpond.core.shape.CurveFit;
@@ -60,10 +61,10 @@ public final class Dividing {
         if (line.size() < 2 || length < LEAST_LINE_PX) {
             throw new Refusal("This is too short for a line. Draw across what is to be divided.");
         }
-        List<List<Point>> borders = bordersAt(shapes, shape);
         double reach = Math.min(reachPx, length / 3);
-        snap(line, 0, borders, reach);
-        snap(line, line.size() - 1, borders, reach);
+        for (int end : new int[] {0, line.size() - 1}) {
+            line.set(end, snapped(line.get(end), shapes, shape, reach));
+        }
         double[] x = new double[line.size()];
         double[] y = new double[line.size()];
         for (int i = 0; i < line.size(); i++) {
@@ -93,13 +94,26 @@ public final class Dividing {
         return flat;
     }
 
-    private static void snap(List<Point> line, int end, List<List<Point>> borders, double reach) {
-        Point at = line.get(end);
-        borders.stream()
-                .flatMap(border -> Near.to(at, border).stream())
-                .filter(near -> away(near, at) <= reach)
-                .min(Comparator.comparingDouble(near -> away(near, at)))
-                .ifPresent(near -> line.set(end, near));
+    /** At a point that is near, so that lines that are to meet in one place do; or else on the nearest border or line. */
+    private static Point snapped(Point at, Shapes shapes, int shape, double reach) {
+        List<Knot> knots = new ArrayList<>();
+        shapes.get(shape).loops().forEach(loop -> knots.addAll(loop.knots()));
+        shapes.lines().stream().filter(line -> line.shape() == shape).forEach(line -> knots.addAll(line.knots()));
+        Optional<Point> knot = nearest(
+                at, knots.stream().map(each -> new Point(each.x(), each.y())).toList(), reach);
+        return knot.or(() -> nearest(
+                        at,
+                        bordersAt(shapes, shape).stream()
+                                .flatMap(border -> Near.to(at, border).stream())
+                                .toList(),
+                        reach))
+                .orElse(at);
+    }
+
+    private static Optional<Point> nearest(Point at, List<Point> places, double reach) {
+        return places.stream()
+                .filter(place -> away(place, at) <= reach)
+                .min(Comparator.comparingDouble(place -> away(place, at)));
     }
 
     /**

@@ -41,11 +41,14 @@ public final class Ranges {
         }
         for (Named sample : samples) {
             ranges.add(family(
-                    "Lighter " + sample.name(), sample, count, share -> new Tie.Tint(whole(LIGHTEST_PERCENT * share))));
+                    sample.name() + ", lighter",
+                    sample,
+                    count,
+                    share -> new Tie.Tint(whole(LIGHTEST_PERCENT * share))));
             ranges.add(family(
-                    "Darker " + sample.name(), sample, count, share -> new Tie.Shade(whole(DARKEST_PERCENT * share))));
-            ranges.add(family("Warmer " + sample.name(), sample, count, share -> turned(sample, WARM, share)));
-            ranges.add(family("Cooler " + sample.name(), sample, count, share -> turned(sample, COOL, share)));
+                    sample.name() + ", darker", sample, count, share -> new Tie.Shade(whole(DARKEST_PERCENT * share))));
+            ranges.add(family(sample.name() + ", warmer", sample, count, share -> turned(sample, WARM, share)));
+            ranges.add(family(sample.name() + ", cooler", sample, count, share -> turned(sample, COOL, share)));
         }
         return ranges;
     }

@@ -143,6 +143,39 @@ class DividingTest {
         assertNothingInside(now);
     }
 
+    /** Drawn by a hand that trembles, twelve lines still meet in one point. */
+    @Test
+    void linesThatEndNearOneAnotherMeetInOnePoint() {
+        Shapes now = Dividing.divide(
+                        DISC,
+                        1,
+                        List.of(Dividing.drawn(List.of(new Point(20, 150), new Point(290, 150)), DISC, 1, 8, 1)))
+                .shapes();
+        for (int i = 1; i < 12; i++) {
+            if (i == 6) {
+                continue;
+            }
+            double x = Math.cos(i * Math.PI / 6);
+            double y = Math.sin(i * Math.PI / 6);
+            Shapes before = now;
+            int part = now.all().stream()
+                    .filter(shape -> shape.has(150 + 50 * x, 150 + 50 * y))
+                    .findFirst()
+                    .orElseThrow()
+                    .number();
+            LooseLine line = Dividing.drawn(
+                    List.of(new Point(150 + 120 * x, 150 + 120 * y), new Point(150 + i % 3 - 1 + 3 * x, 150 + 3 * y)),
+                    before,
+                    part,
+                    8,
+                    1);
+            now = Dividing.divide(now, part, List.of(line)).shapes();
+        }
+
+        assertThat(now.all()).hasSize(12);
+        assertNothingInside(now);
+    }
+
     @Test
     void aPartKeepsTheLinesThatStayOpenInIt() {
         LooseLine open = Dividing.drawn(List.of(new Point(150, 180), new Point(150, 220)), DISC, 1, 1, 1);

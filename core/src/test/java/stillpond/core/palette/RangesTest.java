@@ -41,12 +41,12 @@ class RangesTest {
         List<Ranges.Range> all = Ranges.of(List.of(SEA), 4);
 
         double before = Oklch.of(SEA.from().colour()).lightness();
-        for (SwatchSteps.Step step : range("Lighter Sea", all)) {
+        for (SwatchSteps.Step step : range("Sea, lighter", all)) {
             assertThat(Oklch.of(step.colour()).lightness()).isGreaterThan(before);
             before = Oklch.of(step.colour()).lightness();
         }
         before = Oklch.of(SEA.from().colour()).lightness();
-        for (SwatchSteps.Step step : range("Darker Sea", all)) {
+        for (SwatchSteps.Step step : range("Sea, darker", all)) {
             assertThat(Oklch.of(step.colour()).lightness()).isLessThan(before);
             before = Oklch.of(step.colour()).lightness();
         }
@@ -57,11 +57,11 @@ class RangesTest {
         List<Ranges.Range> all = Ranges.of(List.of(SEA, CLAY), 4);
 
         Oklch sea = Oklch.of(SEA.from().colour());
-        Oklch cooler = Oklch.of(range("Cooler Sea", all).get(3).colour());
+        Oklch cooler = Oklch.of(range("Sea, cooler", all).get(3).colour());
         assertThat(cooler.lightness()).isCloseTo(sea.lightness(), within(0.01));
         assertThat(Math.abs(cooler.hue() - 240)).isLessThan(Math.abs(sea.hue() - 240));
         Oklch clay = Oklch.of(CLAY.from().colour());
-        Oklch warmer = Oklch.of(range("Warmer Clay", all).get(3).colour());
+        Oklch warmer = Oklch.of(range("Clay, warmer", all).get(3).colour());
         assertThat(Math.abs(warmer.hue() - 60)).isLessThan(Math.abs(clay.hue() - 60));
     }
 
@@ -69,8 +69,8 @@ class RangesTest {
     void aGreyTakesSomeWarmth() {
         List<Ranges.Range> all = Ranges.of(List.of(named("Stone", "#808080")), 2);
 
-        assertThat(Oklch.of(range("Warmer Stone", all).get(1).colour()).hue()).isCloseTo(60, within(8.0));
-        assertThat(Oklch.of(range("Cooler Stone", all).get(1).colour()).hue()).isCloseTo(240, within(8.0));
+        assertThat(Oklch.of(range("Stone, warmer", all).get(1).colour()).hue()).isCloseTo(60, within(8.0));
+        assertThat(Oklch.of(range("Stone, cooler", all).get(1).colour()).hue()).isCloseTo(240, within(8.0));
     }
 
     @Test
