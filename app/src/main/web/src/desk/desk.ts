@@ -15,6 +15,7 @@ import { Ramp } from "./hand/ramp";
 import { Sampling } from "./hand/sampling";
 import { RegionMenu } from "./hand/region-menu";
 import { Crop } from "./gaps/crop";
+import { Evenly } from "./gaps/evenly";
 import { DamTool } from "./gaps/dam-tool";
 import { GapsDrawer } from "./gaps/gaps-drawer";
 import { Leak } from "./gaps/leak";
@@ -253,6 +254,7 @@ async function open(): Promise<void> {
   const sampling = new Sampling(view, overlay, hand, fills, mixing, reference);
   new Suggestions(path, shapeSheet, overlay, mixing, map.plane);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
+  const evenly = new Evenly(gathering, regions, newCells, work, hand);
   const handful = new Handful(path, canvas, regions, fills, hand, view);
   const gapKeys: Record<string, () => unknown> = {
     g: () => column.toggle("gaps"),
@@ -298,7 +300,7 @@ async function open(): Promise<void> {
       if (handful.close()) {
         return;
       }
-      if (ramp.close() || (hand.shaping.get() && shapesPanel.letGo())) {
+      if (evenly.close() || ramp.close() || (hand.shaping.get() && shapesPanel.letGo())) {
         return;
       }
       if (shadowTool.isOpen || shadowsPanel.letGo()) {

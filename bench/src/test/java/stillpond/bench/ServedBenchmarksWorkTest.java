@@ -80,6 +80,16 @@ class ServedBenchmarksWorkTest {
         assertThat(List.of(figure.out(), figure.in())).allMatch(millis -> millis > 0);
     }
 
+    @Test
+    void aPointIsDraggedAmongShapes() {
+        BlockInBench bench = new BlockInBench(new ShapesPage(600, 400, 6, 4), 4);
+        BlockInBench.Core core = bench.core();
+        assertThat(core.shapes()).isEqualTo(24);
+        assertThat(List.of(core.fresh(), core.shown(), core.remade())).allMatch(millis -> millis > 0);
+        BlockInBench.Desk desk = bench.desk(page(), url);
+        assertThat(List.of(desk.handled(), desk.painted(), desk.frame())).allMatch(millis -> millis > 0);
+    }
+
     private static Page page() {
         Page page = chromium.newContext().newPage();
         page.setDefaultTimeout(PATIENCE_MS);

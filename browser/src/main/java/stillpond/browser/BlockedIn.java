@@ -296,19 +296,9 @@ public final class BlockedIn {
     @JSExport
     public ShapeChange divideEvenly(
             int number, String evenly, int parts, int rows, double degrees, double x, double y) {
-        Even even = even(evenly, parts, rows, degrees);
+        Even even = Even.of(evenly, parts, rows, degrees);
         List<LooseLine> lines = even.lines(present.get(number), new Point(x, y));
         return thinking(ShapeEdits.divide(present, number, lines));
-    }
-
-    private static Even even(String evenly, int parts, int rows, double degrees) {
-        return switch (evenly) {
-            case "SPOKES" -> new Even.Spokes(parts, degrees);
-            case "RINGS" -> new Even.Rings(parts);
-            case "STRIPS" -> new Even.Strips(parts, degrees);
-            case "GRID" -> new Even.Grid(parts, rows, degrees);
-            default -> throw new Refusal("A shape is divided by spokes, rings, strips or a grid.");
-        };
     }
 
     /** @param index of the line @param atStart which of its ends */

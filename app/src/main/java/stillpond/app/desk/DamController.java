@@ -1,9 +1,13 @@
 package stillpond.app.desk;
 
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -18,6 +22,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.sheet.HandDams;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.blockin.Even;
 import stillpond.core.gap.Point;
 import stillpond.core.refusal.Refusal;
 
@@ -57,6 +62,46 @@ class DamController {
         requireLine(line);
         Sheet on = sheets.get(project, sheet, layer);
         answers.write(response, seen -> dams.draw(on, person.id(), line, seen));
+    }
+
+    /** A line whose ends met no ink is led on until they do. */
+    @PostMapping("/dams/extended")
+    void drawExtended(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody List<Point> line,
+            HttpServletResponse response)
+            throws IOException {
+        requireLine(line);
+        Sheet on = sheets.get(project, sheet, layer);
+        answers.write(response, seen -> dams.drawExtended(on, person.id(), line, seen));
+    }
+
+    /** How a region is divided evenly. @param evenly see {@link Even#of} @param x of the centre, as {@code y} */
+    record EvenMessage(
+            @NotNull @Size(max = 100_000) Set<@NotNull Integer> cells,
+            @NotNull String evenly,
+            int parts,
+            int rows,
+            double degrees,
+            double x,
+            double y) {}
+
+    @PostMapping("/dams/evenly")
+    void divide(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody @Valid EvenMessage message,
+            HttpServletResponse response)
+            throws IOException {
+        Even even = Even.of(message.evenly(), message.parts(), message.rows(), message.degrees());
+        Point centre = new Point(message.x(), message.y());
+        Sheet on = sheets.get(project, sheet, layer);
+        answers.write(response, seen -> dams.divide(on, person.id(), message.cells(), even, centre, seen));
     }
 
     @PostMapping("/joins")

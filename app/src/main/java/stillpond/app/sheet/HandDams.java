@@ -4,11 +4,15 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
+import stillpond.core.blockin.Even;
+import stillpond.core.blockin.EvenDams;
 import stillpond.core.format.DamPatchCodec;
 import stillpond.core.gap.HandDam;
 import stillpond.core.gap.Openings;
 import stillpond.core.gap.Point;
+import stillpond.core.refusal.Refusal;
 
 /** Dams drawn by hand, and the way on which a fill would run. */
 @Service
@@ -45,10 +49,46 @@ public class HandDams {
      * @return false if the line parts nothing; then nothing is changed, nor told
      */
     public boolean draw(Sheet sheet, UUID author, List<Point> line, Consumer<Cut> seen) {
+        return draw(sheet, author, "Drew a dam", open -> HandDam.draw(open.openings(), open.ink(), line), seen);
+    }
+
+    /** Likewise, with the ends of the line carried on to ink however far away that is. */
+    public boolean drawExtended(Sheet sheet, UUID author, List<Point> line, Consumer<Cut> seen) {
+        return draw(sheet, author, "Drew a dam", open -> HandDam.drawExtended(open.openings(), open.ink(), line), seen);
+    }
+
+    /**
+     * Divides a region evenly: one change, which undo takes back.
+     *
+     * @param cells of the region
+     * @return false if nothing is parted
+     * @throws Refusal if there are no such cells
+     */
+    public boolean divide(Sheet sheet, UUID author, Set<Integer> cells, Even even, Point centre, Consumer<Cut> seen) {
+        if (cells.isEmpty() || !sheet.layer().hasCells(cells)) {
+            throw new Refusal("Gather the region that is to be divided. Nothing was changed.");
+        }
+        return draw(
+                sheet,
+                author,
+                "Divided a region evenly",
+                open -> HandDam.drawAll(
+                        open.openings(),
+                        open.ink(),
+                        EvenDams.lines(open.openings().cells(), cells, even, centre)),
+                seen);
+    }
+
+    private boolean draw(
+            Sheet sheet,
+            UUID author,
+            String words,
+            Function<OpenLayers.OpenLayer, HandDam.Outcome> drawing,
+            Consumer<Cut> seen) {
         sheet.layer().requireLineArt();
         OpenLayers.OpenLayer open = openLayers.take(sheet.layer());
-        if (HandDam.draw(open.openings(), open.ink(), line) instanceof HandDam.Parted parted) {
-            store(sheet, author, "Drew a dam", open, parted, seen);
+        if (drawing.apply(open) instanceof HandDam.Parted parted) {
+            store(sheet, author, words, open, parted, seen);
             return true;
         }
         openLayers.keep(sheet.layer(), open);

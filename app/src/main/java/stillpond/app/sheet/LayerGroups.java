@@ -2,9 +2,11 @@ package stillpond.app.sheet;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
@@ -141,11 +143,9 @@ public class LayerGroups implements EffectKind<Effect.Grouped> {
     void carrySplit(UUID old, UUID fresh, List<CellSplit.Parts> split) {
         CellGroups groups = of(old);
         write(fresh, groups.inCells(group -> {
-            List<Integer> all = new ArrayList<>(group.cells());
-            split.stream()
-                    .filter(parts -> group.cells().contains(parts.cell()))
-                    .forEach(parts -> all.addAll(parts.parts()));
-            return all;
+            Set<Integer> all = new LinkedHashSet<>(group.cells());
+            split.stream().filter(parts -> all.contains(parts.cell())).forEach(parts -> all.addAll(parts.parts()));
+            return List.copyOf(all);
         }));
     }
 

@@ -235,7 +235,7 @@ public class LayerShadows implements EffectKind<Effect.Shaded> {
     void carrySplit(UUID old, UUID fresh, List<CellSplit.Parts> split) {
         become(fresh, of(old).inCells(cells -> {
             Set<Integer> all = new HashSet<>(cells);
-            split.stream().filter(parts -> cells.contains(parts.cell())).forEach(parts -> all.addAll(parts.parts()));
+            split.stream().filter(parts -> all.contains(parts.cell())).forEach(parts -> all.addAll(parts.parts()));
             return all;
         }));
     }

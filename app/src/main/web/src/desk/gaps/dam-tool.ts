@@ -1,3 +1,4 @@
+import { byId } from "../../shared/dom";
 import { call, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Opening } from "../model/openings";
@@ -25,6 +26,7 @@ export class DamTool {
   private points: Point[] = [];
   private lifting = false;
   private brushing = false;
+  private loose: readonly Point[] = [];
 
   constructor(
     private readonly path: string,
@@ -36,6 +38,9 @@ export class DamTool {
     private readonly overlay: Overlay,
   ) {
     hand.damming.listen(() => this.expectLines());
+    hand.damming.listen(() => this.loose.length > 0 && this.showLoose([]));
+    byId("dam-extend").addEventListener("click", () => void this.extend());
+    byId("dam-leave").addEventListener("click", () => this.showLoose([]));
     newCells.becameOthers.listen(() => this.expectLines());
   }
 
@@ -53,6 +58,7 @@ export class DamTool {
   begin(screen: Point, lifting: boolean, brushing: boolean): void {
     this.lifting = lifting;
     this.brushing = brushing;
+    this.showLoose([]);
     this.points = [this.view.camera.toSheet(screen)];
   }
 
@@ -115,8 +121,13 @@ export class DamTool {
   private async draw(line: Point[], lifting: boolean): Promise<void> {
     this.hand.said.set(lifting ? "Joining the regions" : "Drawing the dam");
     try {
-      if (!(await this.newCells.draw(lifting ? "joins" : "dams", line))) {
-        this.work.notice.set(lifting ? JOINS_NOTHING : PARTS_NOTHING);
+      if (await this.newCells.draw(lifting ? "joins" : "dams", line)) {
+        return;
+      }
+      if (lifting) {
+        this.work.notice.set(JOINS_NOTHING);
+      } else {
+        this.showLoose(line);
       }
     } catch (error) {
       this.work.notice.set(
@@ -124,6 +135,25 @@ export class DamTool {
           ? error.message
           : "The server did not answer, so the line was not kept. Draw it again when it is back.",
       );
+    }
+  }
+
+  /** A line that parts nothing: rings show its ends, and one act extends them. */
+  private showLoose(line: readonly Point[]): void {
+    this.loose = line;
+    this.overlay.shapes([], line.length > 0 ? [line] : [], line.length > 0 ? [line[0]!, line.at(-1)!] : []);
+    byId("dam-loose").hidden = line.length === 0;
+  }
+
+  private async extend(): Promise<void> {
+    const line = [...this.loose];
+    this.showLoose([]);
+    try {
+      if (!(await this.newCells.draw("dams/extended", line))) {
+        this.work.notice.set(PARTS_NOTHING);
+      }
+    } catch (error) {
+      this.work.notice.set((error as Error).message);
     }
   }
 

@@ -1,4 +1,4 @@
-import type { Seen, Stored } from "messages";
+import type { EvenMessage, Seen, Stored } from "messages";
 import { atom, type WritableAtom } from "nanostores";
 import { call, lines, Refusal } from "../../shared/http";
 import type { LayerPatch } from "rules";
@@ -39,11 +39,14 @@ export class NewCells {
   ) {}
 
   /**
-   * Has the server draw a line, and shows what it cuts before that is stored; done when it is. Until then changes wait.
+   * Has the server draw a line, or divide a region evenly, and shows what it cuts before that is stored; done when it is. Until then changes wait.
    *
    * @returns whether the line changes anything; throws if it could not be stored
    */
-  draw(what: "dams" | "joins", line: readonly Point[]): Promise<boolean> {
+  draw(
+    what: "dams" | "dams/extended" | "dams/evenly" | "joins",
+    line: readonly Point[] | EvenMessage,
+  ): Promise<boolean> {
     return this.work.inTurn(async () => {
       let changed = false;
       let stored = false;

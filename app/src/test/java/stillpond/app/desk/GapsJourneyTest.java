@@ -145,7 +145,9 @@ class GapsJourneyTest {
         desk.click(800, 1000);
         desk.press("t");
         desk.sweep(new At(1300, 900), new At(1700, 1000));
-        assertThat(desk.page().locator("#notice")).containsText("parts nothing");
+        assertThat(desk.page().locator("#dam-loose-said")).containsText("parts nothing");
+        desk.page().locator("#dam-leave").click();
+        assertThat(desk.page().locator("#dam-loose")).isHidden();
         desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));
         desk.press("Control+z");
         assertThat(desk.page().locator("#said")).containsText("Undone: Drew a dam");

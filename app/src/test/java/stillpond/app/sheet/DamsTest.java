@@ -269,4 +269,32 @@ class DamsTest {
     private Fill worn(double x, double y) {
         return sheets.fills(layer()).of(cellAt(x, y));
     }
+
+    @Test
+    void aRegionIsDividedEvenlyAndALineIsLedOnToInk() {
+        Visitor visitor = Visitor.signedIn(pond, work.person());
+        String path = "/projects/" + work.project() + "/sheets/" + sheet;
+        Layer layer = sheets.get(work.project(), sheet).layer();
+        int cell = PlaneCodec.decodeCells(pond.bean(Planes.class).content(layer.cells()))
+                .numberAt(2500, 1000);
+        long before = progress().regions();
+        String evenly = "{\"cells\":[" + cell
+                + "],\"evenly\":\"STRIPS\",\"parts\":4,\"rows\":1,\"degrees\":0,\"x\":2500,\"y\":1000}";
+
+        assertThat(visitor.post(path + "/dams/evenly", evenly).body()).contains("\"stored\":true");
+        assertThat(progress().regions()).isEqualTo(before + 3);
+        assertThat(visitor.post(path + "/dams/evenly", evenly.replace("STRIPS", "STARS"))
+                        .body())
+                .contains("spokes, rings");
+        assertThat(visitor.post(path + "/dams/evenly", evenly.replace("[" + cell + "]", "[99999]"))
+                        .body())
+                .contains("Gather the region");
+        assertThat(visitor.post(path + "/dams/evenly", evenly.replace(":4,", ":1000,"))
+                        .body())
+                .contains("not 1000");
+
+        String shortLine = "[{\"x\":1450,\"y\":1300},{\"x\":1500,\"y\":1300}]";
+        assertThat(visitor.post(path + "/dams", shortLine).body()).contains("\"changed\":false");
+        assertThat(visitor.post(path + "/dams/extended", shortLine).body()).contains("\"stored\":true");
+    }
 }

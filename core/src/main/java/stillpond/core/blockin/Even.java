@@ -15,6 +15,22 @@ public sealed interface Even {
     /** The lines within a shape. @param centre of spokes and rings; of strips and grids that which they are turned around */
     List<LooseLine> lines(Shape shape, Point centre);
 
+    /**
+     * @param kind SPOKES, RINGS, STRIPS or GRID
+     * @param parts of spokes, rings or strips; columns of a grid
+     * @param rows of a grid
+     * @throws Refusal if there is no such kind, or so many parts are never made
+     */
+    static Even of(String kind, int parts, int rows, double degrees) {
+        return switch (kind) {
+            case "SPOKES" -> new Spokes(parts, degrees);
+            case "RINGS" -> new Rings(parts);
+            case "STRIPS" -> new Strips(parts, degrees);
+            case "GRID" -> new Grid(parts, rows, degrees);
+            default -> throw new Refusal("Divide by spokes, rings, strips or a grid.");
+        };
+    }
+
     /** @param count of equal angles, 2 to 100 @param degrees of the first, 0 to the right, clockwise as one sees it */
     record Spokes(int count, double degrees) implements Even {
         public Spokes {

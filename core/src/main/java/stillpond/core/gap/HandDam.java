@@ -50,8 +50,34 @@ public final class HandDam {
      * @throws Refusal if the line is endless, or far longer than a hand draws
      */
     public static Outcome draw(Openings openings, InkPlane ink, List<Point> drawn) {
+        return draw(openings, ink, drawn, SNAP * openings.strokePx());
+    }
+
+    /** Likewise, with its ends carried on to ink however far away that is. */
+    public static Outcome drawExtended(Openings openings, InkPlane ink, List<Point> drawn) {
+        return draw(openings, ink, drawn, ink.widthPx() + ink.heightPx());
+    }
+
+    /** Several dams, one after the other; those that part nothing are left out. */
+    public static Outcome drawAll(Openings openings, InkPlane ink, List<List<Point>> lines) {
+        Openings now = openings;
+        Set<Integer> dams = new TreeSet<>();
+        List<CellSplit.Parts> split = new ArrayList<>();
+        List<PlanePatch> former = new ArrayList<>();
+        for (List<Point> line : lines) {
+            if (draw(now, ink, line) instanceof Parted parted) {
+                now = parted.openings();
+                dams.addAll(parted.dam());
+                split.addAll(parted.split());
+                former.addAll(parted.former());
+            }
+        }
+        return dams.isEmpty() ? new PartsNothing() : new Parted(now, dams, split, former);
+    }
+
+    private static Outcome draw(Openings openings, InkPlane ink, List<Point> drawn, double reach) {
         requireDrawable(drawn, ink);
-        List<Point> line = snapped(drawn, ink, SNAP * openings.strokePx());
+        List<Point> line = snapped(drawn, ink, reach);
         List<Integer> wall = new ArrayList<>();
         LineRaster.forEach(line, ink.widthPx(), ink.heightPx(), wall::add);
         int[] pixels = wall.stream().mapToInt(Integer::intValue).toArray();

@@ -1,0 +1,83 @@
+package stillpond.core.blockin;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Set;
+import stillpond.core.cell.Box;
+import stillpond.core.cell.CellMap;
+import stillpond.core.cell.CellPlane;
+import stillpond.core.gap.Point;
+import stillpond.core.refusal.Refusal;
+import stillpond.core.shape.Length;
+
+/** Lines that divide a region of line art evenly, as dams drawn by hand: those of {@link Even}, as far as they lie in the region. */
+public final class EvenDams {
+
+    /** A stretch that is shorter divides nothing. */
+    private static final double SHORTEST_PX = 3;
+
+    private EvenDams() {}
+
+    /**
+     * @param cells of the region
+     * @param centre of spokes and rings, which others are turned around
+     * @return lines of two points or more, in pixels of the page
+     */
+    public static List<List<Point>> lines(CellMap map, Set<Integer> cells, Even even, Point centre) {
+        Box box = cells.stream()
+                .map(cell -> map.cells().get(cell).box())
+                .reduce(Box::with)
+                .orElseThrow(() -> new Refusal("Gather the region that is to be divided."));
+        Shape around = Shape.of(
+                1,
+                Drawn.rectangle(
+                        new Point(box.xStart(), box.yStart()), new Point(box.xEndExclusive(), box.yEndExclusive())));
+        List<List<Point>> ways = new ArrayList<>();
+        even.lines(around, centre).forEach(line -> ways.add(Dividing.way(line)));
+        if (even instanceof Even.Spokes) {
+            // One spoke alone parts nothing: the first two are one line, which the others end on.
+            List<Point> first = new ArrayList<>(ways.remove(0));
+            Collections.reverse(first);
+            first.addAll(ways.get(0));
+            ways.set(0, first);
+        }
+        List<List<Point>> lines = new ArrayList<>();
+        ways.forEach(way -> lines.addAll(within(way, map.plane(), cells)));
+        return lines;
+    }
+
+    private static List<List<Point>> within(List<Point> way, CellPlane plane, Set<Integer> cells) {
+        List<List<Point>> stretches = new ArrayList<>();
+        List<Point> stretch = new ArrayList<>();
+        for (int i = 0; i + 1 < way.size(); i++) {
+            Point from = way.get(i);
+            Point to = way.get(i + 1);
+            int steps = (int) Math.max(1, Math.ceil(Length.of(to.x() - from.x(), to.y() - from.y())));
+            for (int step = 0; step <= steps; step++) {
+                double share = step / (double) steps;
+                Point at = new Point(from.x() + share * (to.x() - from.x()), from.y() + share * (to.y() - from.y()));
+                if (isIn(at, plane, cells)) {
+                    stretch.add(at);
+                } else {
+                    keep(stretch, stretches);
+                    stretch = new ArrayList<>();
+                }
+            }
+        }
+        keep(stretch, stretches);
+        return stretches;
+    }
+
+    private static boolean isIn(Point at, CellPlane plane, Set<Integer> cells) {
+        int x = (int) Math.floor(at.x());
+        int y = (int) Math.floor(at.y());
+        return x >= 0 && y >= 0 && x < plane.widthPx() && y < plane.heightPx() && cells.contains(plane.numberAt(x, y));
+    }
+
+    private static void keep(List<Point> stretch, List<List<Point>> stretches) {
+        if (stretch.size() > SHORTEST_PX) {
+            stretches.add(stretch);
+        }
+    }
+}
