@@ -4,6 +4,7 @@ import type { Overlay } from "../gaps/overlay";
 import type { Drawing } from "../hand/pointer";
 import type { Hand } from "../hand/hand";
 import { pointsOf } from "../shadows/knots";
+import { distance } from "../shadows/shadow-tool";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { ShapeSheet } from "./shape-sheet";
@@ -15,6 +16,8 @@ export type ShapeMode = "hand" | "points" | "rectangle" | "ellipse" | "sides" | 
 const CLICK_PX = 5;
 /** A click this near to the first point closes the shape. */
 const CLOSE_PX = 11;
+/** A click this near to the border of a shape adds a point to it. */
+const ON_LINE_PX = 5;
 /** How far a shape may be from the line drawn by hand, in CSS pixels. */
 const TOLERANCE_PX = 2.5;
 /** A point or a border of another shape pulls from so far, in CSS pixels. */
@@ -37,6 +40,8 @@ export class ShapeTool implements Drawing {
   private moving: readonly number[] | undefined;
   private isChoosing = false;
   private adds = false;
+  /** The shape that was in the hand as the press began. */
+  private wasChosen: number | undefined;
 
   constructor(
     private readonly sheet: ShapeSheet,
@@ -61,8 +66,13 @@ export class ShapeTool implements Drawing {
     this.isChoosing = choosing || this.mode.get() === "choose";
     this.moving = undefined;
     const number = this.at(screen);
+    this.wasChosen = this.sheet.chosen.get()[0];
     if (this.isChoosing && number > 0) {
       const chosen = this.sheet.chosen.get();
+      if (!adding && this.isOnBorder(screen)) {
+        this.moving = chosen;
+        return;
+      }
       if (!chosen.includes(number)) {
         this.sheet.choose(adding ? [...chosen, number] : [number]);
       } else if (adding) {
@@ -94,7 +104,7 @@ export class ShapeTool implements Drawing {
     } else if (mode === "divide") {
       this.overlay.draw(this.line);
     } else if (mode !== "points") {
-      this.overlay.outline(pointsOf(Shapes.polygon(this.figure(start, at, mode))));
+      this.overlay.outline(pointsOf(Shapes.polygon(this.figure(start, this.corner(start, at), mode))));
     }
   }
 
@@ -114,7 +124,9 @@ export class ShapeTool implements Drawing {
         rules.move(numbers, at.x - start.x, at.y - start.y),
       );
     } else if (isChoosing) {
-      this.chooseEnd(line, moved, screen);
+      if (moved || this.adds || this.wasChosen === undefined || !this.addsPoint(screen)) {
+        this.chooseEnd(line, moved, screen);
+      }
     } else {
       this.drawn(line, start, at, moved, screen);
     }
@@ -140,8 +152,40 @@ export class ShapeTool implements Drawing {
     } else if (mode === "hand") {
       this.draw(() => Shapes.freehand(wayOf(line), TOLERANCE_PX / this.view.camera.scale));
     } else {
-      this.draw(() => this.figure(start, at, mode));
+      const to = this.corner(start, at);
+      this.draw(() => this.figure(start, to, mode));
     }
+  }
+
+  /** With Shift, a figure is as wide as it is high. */
+  private corner(from: Point, to: Point): Point {
+    if (!this.adds) {
+      return to;
+    }
+    const size = Math.max(Math.abs(to.x - from.x), Math.abs(to.y - from.y));
+    return { x: from.x + Math.sign(to.x - from.x) * size, y: from.y + Math.sign(to.y - from.y) * size };
+  }
+
+  /** Whether a place lies on the border of the one shape in the hand. */
+  private isOnBorder(screen: Point): boolean {
+    const [number, ...others] = this.sheet.chosen.get();
+    const rules = this.sheet.present;
+    if (!number || others.length > 0 || !rules) {
+      return false;
+    }
+    const at = this.view.camera.toSheet(screen);
+    const borders = Array.from({ length: rules.loops(number) }, (_, i) => pointsOf(rules.border(number, i)));
+    return Math.min(...borders.map((border) => distance(at, border))) * this.view.camera.scale < ON_LINE_PX;
+  }
+
+  /** A click on the border of the one shape in the hand adds a point to it; returns whether it did. */
+  private addsPoint(screen: Point): boolean {
+    const number = this.sheet.chosen.get()[0]!;
+    const at = this.view.camera.toSheet(screen);
+    return (
+      this.isOnBorder(screen) &&
+      this.sheet.make("Added a point", (thinking) => thinking.addKnot(number, at.x, at.y))
+    );
   }
 
   /** A click on a shape opens it for changes. */

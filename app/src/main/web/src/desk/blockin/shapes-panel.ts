@@ -9,6 +9,7 @@ import type { Work } from "../model/work";
 import { pointsOf } from "../shadows/knots";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
+import { EvenHandles } from "./even-handles";
 import { ShapeArm } from "./shape-arm";
 import { ShapeKnots } from "./shape-knots";
 import type { ShapeSheet } from "./shape-sheet";
@@ -27,6 +28,7 @@ export class ShapesPanel {
   private readonly panel = byId("shapes");
   private readonly knots: ShapeKnots;
   private readonly arm: ShapeArm;
+  private readonly even: EvenHandles;
 
   constructor(
     private readonly path: string,
@@ -40,6 +42,7 @@ export class ShapesPanel {
   ) {
     this.tool = new ShapeTool(sheet, view, overlay, hand, () => this.ways);
     this.knots = new ShapeKnots(sheet, this.tool, view);
+    this.even = new EvenHandles(sheet, view);
     this.arm = new ShapeArm(sheet, this.tool, view);
     hand.shaping.listen((isShaping) => void this.turn(isShaping));
     sheet.chosen.listen(() => this.show());
@@ -172,7 +175,7 @@ export class ShapesPanel {
       flip: () => sheet.make("Mirrored shapes", (rules) => rules.turn(chosen, 0, 1, -1)),
       remove: () => sheet.make("Removed shapes", (rules) => rules.remove(chosen)),
       all: () => sheet.choose([...(sheet.present?.order() ?? [])]),
-      evenly: () => this.divideEvenly(one),
+      evenly: () => this.even.divide(),
       extend: () => this.extend(),
       next: () => this.goToLoose(),
       ramp: () => this.openRamp(chosen),
@@ -187,17 +190,6 @@ export class ShapesPanel {
     const chosen = [...this.sheet.chosen.get()];
     this.sheet.make(width > 0 ? "Outlined shapes" : "Took outlines away", (rules) =>
       rules.outlined(chosen, width, tapered),
-    );
-  }
-
-  private divideEvenly(number: number): void {
-    const evenly = byId<HTMLSelectElement>("shape-evenly").value;
-    const [parts, rows, degrees] = ["shape-parts", "shape-rows", "shape-degrees"].map((id) =>
-      Number(byId<HTMLInputElement>(id).value),
-    ) as [number, number, number];
-    const [x, y] = this.sheet.present!.around([number]) as unknown as [number, number];
-    this.sheet.make("Divided a shape evenly", (rules) =>
-      rules.divideEvenly(number, evenly, parts, rows, degrees, x, y),
     );
   }
 

@@ -180,7 +180,7 @@ function wayOf(points: readonly Point[]): number[] {
 }
 
 /** From a place to the nearest side of a polygon. */
-function distance({ x, y }: Point, polygon: readonly Point[]): number {
+export function distance({ x, y }: Point, polygon: readonly Point[]): number {
   const away = polygon.map((a, i) => {
     const b = polygon[(i + 1) % polygon.length]!;
     const [dx, dy] = [b.x - a.x, b.y - a.y];
