@@ -112,6 +112,12 @@ public class ReferencePictures {
         return planes.content(get(project, picture).content());
     }
 
+    /** @throws java.util.NoSuchElementException if the project has no such picture */
+    @Transactional(propagation = Propagation.SUPPORTS)
+    public Picture picture(UUID project, UUID id) {
+        return decoded(get(project, id));
+    }
+
     /** The mean of a disc in linear light; empty if nothing opaque lies in it. */
     @Transactional(propagation = Propagation.SUPPORTS)
     public Optional<Srgb> mean(UUID project, UUID id, int x, int y, int radiusPx) {

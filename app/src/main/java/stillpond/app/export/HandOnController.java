@@ -49,6 +49,7 @@ class HandOnController {
     private final PageFrames frames;
     private final AskedLight lights;
     private final PrintConditions conditions;
+    private final LaidReferences references;
 
     HandOnController(
             Sheets sheets,
@@ -58,7 +59,8 @@ class HandOnController {
             SheetColours colours,
             PageFrames frames,
             AskedLight lights,
-            PrintConditions conditions) {
+            PrintConditions conditions,
+            LaidReferences references) {
         this.sheets = sheets;
         this.projects = projects;
         this.shapes = shapes;
@@ -67,6 +69,7 @@ class HandOnController {
         this.frames = frames;
         this.lights = lights;
         this.conditions = conditions;
+        this.references = references;
     }
 
     /** A colour that is worn. @param share in percent, in words; empty for what only ink and shadows wear */
@@ -87,6 +90,7 @@ class HandOnController {
         model.addAttribute("project", projects.get(project));
         model.addAttribute("scene", projects.scene(project, present.scene()));
         model.addAttribute("hasFrame", frames.of(sheet).isPresent());
+        model.addAttribute("hasReference", references.liesOn(present));
         model.addAttribute("light", lights.name(present, "own").orElse(null));
         model.addAttribute("inking", Inking.USUAL);
         model.addAttribute("heavy", heavy(present));

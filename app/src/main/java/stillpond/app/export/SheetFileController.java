@@ -39,6 +39,7 @@ class SheetFileController {
     private final Proofs proofs;
     private final SheetPlates plates;
     private final PageMemory memory;
+    private final LaidReferences references;
 
     SheetFileController(
             Sheets sheets,
@@ -47,7 +48,8 @@ class SheetFileController {
             AskedLight lights,
             Proofs proofs,
             SheetPlates plates,
-            PageMemory memory) {
+            PageMemory memory,
+            LaidReferences references) {
         this.sheets = sheets;
         this.pictures = pictures;
         this.files = files;
@@ -55,6 +57,7 @@ class SheetFileController {
         this.proofs = proofs;
         this.plates = plates;
         this.memory = memory;
+        this.references = references;
     }
 
     /**
@@ -65,8 +68,9 @@ class SheetFileController {
      * @param margin in pixels, around what is laid
      * @param times by what whole factor it is enlarged
      * @param side its longer side in pixels, in place of {@code times}
+     * @param reference whether the reference picture lies over a whole sheet
      */
-    record Asked(String light, Framing.Trim trim, Integer margin, Integer times, Integer side) {
+    record Asked(String light, Framing.Trim trim, Integer margin, Integer times, Integer side, Boolean reference) {
 
         String lightOrOwn() {
             return light == null || light.isEmpty() ? "own" : light;
@@ -94,7 +98,10 @@ class SheetFileController {
             throw new Refusal(
                     "A whole sheet lies on paper, so there is nothing clear to trim. Trim its flats, or trim to the page frame.");
         }
-        return png(sheets.get(project, sheet), FileForm.SHEET, asked, pictures::composed);
+        Painting painting = Boolean.TRUE.equals(asked.reference())
+                ? (present, showing) -> references.over(present, pictures.composed(present, showing))
+                : pictures::composed;
+        return png(sheets.get(project, sheet), FileForm.SHEET, asked, painting);
     }
 
     /** To lay over the flats. */

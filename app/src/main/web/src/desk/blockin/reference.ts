@@ -17,7 +17,7 @@ type How = LaidPicture["reference"];
 const LONGEST_PX = 1600;
 const LOOKS = ["COLOURS", "GREYS", "VALUES"] as const;
 
-/** The reference picture over the sheet: how strong, where, and in which look. It takes no pointer, and is never exported. */
+/** The reference picture over the sheet: how strong, where, and in which look. It takes no pointer, and is exported only where that is asked for. */
 export class ReferenceLayer implements Drawing {
   readonly laid = atom<LaidPicture | null>(null);
   /** Presses on the sheet move the picture. */

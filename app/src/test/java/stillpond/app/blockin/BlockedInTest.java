@@ -344,7 +344,7 @@ class BlockedInTest {
     }
 
     @Test
-    void aReferenceLiesOnTheSheetAndIsNeverExported() {
+    void aReferenceLiesOnTheSheetAndIsExportedOnlyWhereThatIsAskedFor() {
         Sheet sheet = blockedIn();
         byte[] before = visitor.download(work.address(sheet) + "/export/composed.png");
         JsonNode laid = json.readTree(visitor.upload(work.address(sheet) + "/reference/file", "marsh.png", flag())
@@ -355,6 +355,10 @@ class BlockedInTest {
         assertThat(visitor.download(laid.get("content").asString())).isNotEmpty();
         assertThat(visitor.download(work.address(sheet) + "/export/composed.png"))
                 .isEqualTo(before);
+        assertThat(visitor.get(work.address(sheet) + "/hand-on").body()).contains("name=\"reference\"");
+        BufferedImage asked = visitor.picture(work.address(sheet) + "/export/composed.png?reference=true");
+        // 60 % of the flag's green over white paper.
+        assertThat(asked.getRGB(150, 190) & 0xffffff).isEqualTo(0x9daf92);
 
         String moved = laid.get("reference").toString().replace("150.0", "90.0");
         assertThat(visitor.post(work.address(sheet) + "/reference", moved).body())

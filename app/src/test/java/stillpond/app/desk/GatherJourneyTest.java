@@ -114,7 +114,9 @@ class GatherJourneyTest {
         desk.take("Coat");
         desk.press("f");
         desk.sweep(new At(400, 1000), new At(1200, 1000));
-        more("Ramp from Coat to Scarf");
+        more("Ramp over 3 regions");
+        assertThat(page.locator("#ramp-steps .ramp-step")).hasCount(3);
+        page.locator("#ramp-lay").click();
         desk.expectLeft("3 of 6 regions left");
         desk.press("Escape");
         assertThat(desk.shown(400, 1000)).isEqualTo(COAT);

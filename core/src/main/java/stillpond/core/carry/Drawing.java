@@ -17,6 +17,8 @@ public final class Drawing {
 
     /** Fine enough for a button, coarse enough for a thousand regions in a blink. */
     private static final int LONG_SIDE = 720;
+    /** Stands in for the area of a cell of which nothing is seen. */
+    private static final double LEAST_AREA = 1e-6;
     /** Of each region so many places are looked at when it is laid over another drawing. */
     private static final int SAMPLES = 90;
 
@@ -62,7 +64,9 @@ public final class Drawing {
                 inner[region] = new double[] {cell.deepestX() / pixelPx, cell.deepestY() / pixelPx, cell.depthPx(), 0};
             }
         }
-        map.cells().forEach(cell -> inner[regions.of(cell.number())][3] += cell.areaPx() / (pixelPx * pixelPx));
+        map.cells()
+                .forEach(cell -> inner[regions.of(cell.number())][3] +=
+                        Math.max(LEAST_AREA, cell.areaPx() / (pixelPx * pixelPx)));
         return new Drawing(gridWidth, gridHeight, pixelPx, grid, count, inner);
     }
 
