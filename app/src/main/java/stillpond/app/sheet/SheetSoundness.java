@@ -25,6 +25,7 @@ public class SheetSoundness {
     private final LayerGroups groups;
     private final LayerShadows shadows;
     private final LayerFills fills;
+    private final SheetReferences references;
     private final Planes planes;
 
     SheetSoundness(
@@ -34,6 +35,7 @@ public class SheetSoundness {
             LayerGroups groups,
             LayerShadows shadows,
             LayerFills fills,
+            SheetReferences references,
             Planes planes) {
         this.sheets = sheets;
         this.present = present;
@@ -41,6 +43,7 @@ public class SheetSoundness {
         this.groups = groups;
         this.shadows = shadows;
         this.fills = fills;
+        this.references = references;
         this.planes = planes;
     }
 
@@ -53,10 +56,14 @@ public class SheetSoundness {
             present.regions(layer);
             require(layer.widthPx() == whole.widthPx() && layer.heightPx() == whole.heightPx(), "layers of one size");
         }
+        references.of(sheet);
         pictures.small(pictures.colour(whole, Showing.OWN));
     }
 
     private void require(Layer layer) {
+        if (layer.isBlockedIn()) {
+            LayerShapes.of(layer, planes);
+        }
         InkPlane ink = PlaneCodec.decodeInk(planes.content(layer.ink()));
         require(ink.widthPx() == layer.widthPx() && ink.heightPx() == layer.heightPx(), "ink as large as its layer");
         CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));

@@ -27,6 +27,8 @@ record Column(String name, Kind kind, String source) {
         AUTHOR,
         /** Likewise, if anybody has answered. */
         ANSWERER,
+        /** A yes or no that files of earlier days do not have: no in those. */
+        NEWER_FLAG,
         /** All else, as it is. */
         PLAIN
     }

@@ -8,7 +8,9 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import stillpond.core.refusal.Refusal;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.BooleanNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Rows of tables as JSON, out of the database and into it. */
@@ -87,10 +89,15 @@ class Rows {
         return rows.stream()
                 .map(row -> {
                     ObjectNode named = json.createObjectNode();
-                    table.columns().forEach(column -> named.set(column.name(), row.path(column.member())));
+                    table.columns().forEach(column -> named.set(column.name(), value(row, column)));
                     return named;
                 })
                 .toList();
+    }
+
+    private static JsonNode value(ObjectNode row, Column column) {
+        JsonNode value = row.path(column.member());
+        return value.isMissingNode() && column.kind() == Column.Kind.NEWER_FLAG ? BooleanNode.FALSE : value;
     }
 
     private static String quoted(String name) {

@@ -28,9 +28,11 @@ export class ShapeArm {
   }
 
   private place(): void {
-    const chosen = this.sheet.chosen.get();
+    const chosen = this.sheet.marked;
     const rules = this.sheet.present;
-    this.handle.hidden = !this.isOn || this.tool.mode.get() !== "choose" || chosen.length === 0 || !rules;
+    const isParting = chosen.length !== this.sheet.chosen.get().length;
+    this.handle.hidden =
+      !this.isOn || this.tool.mode.get() !== "choose" || chosen.length === 0 || isParting || !rules;
     if (!this.handle.hidden) {
       const [x, y, width] = rules!.around([...chosen]) as unknown as [number, number, number];
       const at = this.view.camera.toScreen({ x: x + width / 2, y });

@@ -46,7 +46,7 @@ export class ShapeKnots {
   }
 
   private get number(): number {
-    const chosen = this.sheet.chosen.get();
+    const chosen = this.sheet.marked;
     // Where something is drawn they would be in the way.
     return this.isOn && this.tool.mode.get() === "choose" && chosen.length === 1 ? chosen[0]! : 0;
   }

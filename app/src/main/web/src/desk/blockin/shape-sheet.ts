@@ -20,6 +20,8 @@ export class ShapeSheet {
   /** Counts up whenever shapes are shown otherwise. */
   readonly shown = atom(0);
 
+  /** What would be in the hand after what is thought of. */
+  private tried: readonly number[] | undefined;
   private rules: BlockedIn | undefined;
   private opening: Promise<BlockedIn> | undefined;
 
@@ -40,6 +42,11 @@ export class ShapeSheet {
   /** Whether the layer is made of shapes. */
   get isBlockedIn(): boolean {
     return this.layer.shapes !== null;
+  }
+
+  /** Numbers of the shapes that are marked: those in the hand, or that would be after what is thought of. */
+  get marked(): readonly number[] {
+    return this.tried ?? this.chosen.get();
   }
 
   /** The shapes, once they have come. */
@@ -67,6 +74,7 @@ export class ShapeSheet {
   private async reopen(): Promise<void> {
     if (this.opening) {
       this.rules = undefined;
+      this.tried = undefined;
       this.opening = undefined;
       await this.open().catch(() => {});
       this.shown.set(this.shown.get() + 1);
@@ -79,6 +87,7 @@ export class ShapeSheet {
   }
 
   choose(numbers: readonly number[]): void {
+    this.tried = undefined;
     this.chosen.set([...numbers]);
   }
 
@@ -89,7 +98,7 @@ export class ShapeSheet {
       return false;
     }
     try {
-      think(rules);
+      this.tried = [...think(rules).chosen];
       this.show(rules.show());
       return true;
     } catch (refusal) {
@@ -100,6 +109,7 @@ export class ShapeSheet {
 
   /** Puts everything back as it is. */
   drop(): void {
+    this.tried = undefined;
     if (this.rules) {
       this.show(this.rules.drop());
     }
@@ -149,6 +159,7 @@ export class ShapeSheet {
     const layer = this.fills.layer;
     const becomes = crypto.randomUUID();
     const patch = rules.take();
+    this.tried = undefined;
     const worn = new Map<number, Fill>();
     change.chosen.forEach((number, i) => wears[i] && worn.set(number, wears[i]!));
     const like = Object.fromEntries(Array.from(change.fresh, (number, i) => [number, change.like[i]!]));

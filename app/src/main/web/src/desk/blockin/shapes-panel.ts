@@ -137,7 +137,7 @@ export class ShapesPanel {
           : `${chosen.length} shapes in the hand`;
     const borders: Point[][] = [];
     if (isOn) {
-      for (const number of chosen) {
+      for (const number of this.sheet.marked) {
         for (let loop = 0; loop < rules.loops(number); loop++) {
           borders.push(pointsOf(rules.border(number, loop)));
         }

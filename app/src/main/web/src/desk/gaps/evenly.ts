@@ -43,6 +43,10 @@ export class Evenly {
     const [x, y] = [(left + right) / 2, (top + bottom) / 2];
     try {
       const isParted = await this.newCells.draw("dams/evenly", { cells, evenly, parts, rows, degrees, x, y });
+      const made = this.newCells.parted
+        .filter(({ cell }) => cells.includes(cell))
+        .flatMap((each) => [...each.parts]);
+      this.gathering.gather([...cells, ...made]);
       this.hand.said.set(isParted ? "Divided evenly" : "These lines part nothing");
       this.close();
     } catch (error) {

@@ -1,7 +1,7 @@
 import type { EvenMessage, Seen, Stored } from "messages";
 import { atom, type WritableAtom } from "nanostores";
 import { call, lines, Refusal } from "../../shared/http";
-import type { LayerPatch } from "rules";
+import type { CellParts, LayerPatch } from "rules";
 import type { InkStrokes } from "../lines/ink-strokes";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
@@ -18,6 +18,9 @@ import type { Work } from "./work";
 export class NewCells {
   /** Counts up when the server had other cells than those that were shown. */
   readonly becameOthers = atom(0);
+
+  /** What the last line drawn has parted. */
+  parted: readonly CellParts[] = [];
 
   private asked = false;
   /** Cuttings that this page has made itself and the server does not have yet. */
@@ -50,6 +53,7 @@ export class NewCells {
     return this.work.inTurn(async () => {
       let changed = false;
       let stored = false;
+      this.parted = [];
       let reason = "The line could not be stored.";
       try {
         for await (const answer of lines<Partial<Seen & Stored>>(`${this.sheetPath}/${what}`, line)) {
@@ -180,6 +184,7 @@ export class NewCells {
     worn.forEach(({ fill, parts }) => parts.forEach((part) => this.fills.set(part, fill)));
     this.regions.become(map, this.present);
     this.shadows.split(patch.split);
+    this.parted = patch.split;
     performance.mark("new cells");
   }
 

@@ -28,6 +28,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
@@ -101,6 +102,18 @@ class ProjectFileTest {
         UUID project = taken(visitor.sendFile("/shelf/project-file", plain.zip()));
         Sheet sheet = pond.bean(Sheets.class).inProject(project).get(0);
         assertThat(pond.bean(Sheets.class).fills(sheet.layer()).filled()).isNotEmpty();
+    }
+
+    @Test
+    void aFileFromBeforeThereWereShapesStillComesIn() throws IOException {
+        Travelled earlier = file.with(SHEET, sheet -> {
+            sheet.path("layer").forEach(layer -> ((ObjectNode) layer).remove("isBlockedIn"));
+            sheet.remove("sheetReference");
+            return sheet;
+        });
+        UUID project = taken(visitor.sendFile("/shelf/project-file", earlier.zip()));
+        Sheet sheet = pond.bean(Sheets.class).inProject(project).get(0);
+        assertThat(sheet.layers()).noneMatch(Layer::isBlockedIn);
     }
 
     @Test
@@ -231,6 +244,7 @@ class ProjectFileTest {
                             ((ObjectNode) sheet.path("cellFill").get(0)).put("cell", 100_000);
                             return sheet;
                         })),
+                bad("line art for shapes", "cannot be read here", file -> inLayer(file, "isBlockedIn", "true")),
                 bad(
                         "a swatch that follows itself",
                         "cannot be read here",
