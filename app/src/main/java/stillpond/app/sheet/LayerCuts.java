@@ -110,7 +110,7 @@ class LayerCuts {
         String origin = name.equals(was.source()) ? was.origin() : name;
         StoredLayer fresh = redrawn(was, new StoredLayer(old.standing(), lineArt.keepIn(planes, source, origin)));
         sheet.replace(old, fresh);
-        sheets.saveAndFlush(sheet);
+        sheets.flush();
         bringOver(was, fresh);
         return fresh;
     }
@@ -139,7 +139,7 @@ class LayerCuts {
         LayerLocks.requireUnlocked(old);
         StoredLayer fresh = old.splitInto(id, SplitPlanes.of(parted.openings(), ink, planes));
         sheet.replace(old, fresh);
-        sheets.saveAndFlush(sheet);
+        sheets.flush();
         layerDams.copy(old.asLayer(), fresh, parted.openings(), parted.dam());
         groups.carrySplit(old.id(), fresh.id(), parted.split());
         shadows.carrySplit(old.id(), fresh.id(), parted.split());
@@ -191,7 +191,7 @@ class LayerCuts {
         sheet.addLayer(gone);
         sheet.become(stackAfter);
         sheet.nextRevision();
-        sheets.saveAndFlush(sheet);
+        sheets.flush();
         bringOver(was, stays);
         layerDams.carry(was, gone, () -> Placing.SAME);
         Fills worn = fills.worn(old.id());

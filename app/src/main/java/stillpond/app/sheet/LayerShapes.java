@@ -142,7 +142,7 @@ public class LayerShapes {
                 LineArt.ofShapes(map).keepIn(planes, text, was.origin()).blockedIn());
         sheet.replace(old, fresh);
         sheet.nextRevision();
-        sheets.saveAndFlush(sheet);
+        sheets.flush();
         groups.carry(was, fresh.asLayer());
         shadows.carry(was, fresh.asLayer());
         fills.write(fresh.id(), Fills.none().becoming(worn(old.id(), fresh.asLayer(), shapes, change)));
