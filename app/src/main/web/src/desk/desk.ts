@@ -416,8 +416,11 @@ async function open(): Promise<void> {
   void showStripCounts();
 }
 
-/** Other pages lead to a cell of the sheet by its number behind the address. */
+/** Other pages lead to a cell of the sheet by its number behind the address, or to its shapes. */
 function goToPlaceNamed(hand: Hand, view: SheetView, regions: Regions, fills: Fills): void {
+  if (location.hash === "#shapes") {
+    hand.takeTool("shape");
+  }
   const cell = Number(/^#cell=(\d+)$/.exec(location.hash)?.[1] ?? NaN);
   if (cell >= 0 && cell < fills.cellCount) {
     hand.goToCell(cell);

@@ -222,7 +222,7 @@ export class ShapesPanel {
       const { layer } = await this.work.inTurn(() =>
         call<AddedLayer>(`${this.path}/layers/shapes?under=${isUnder}`, {}),
       );
-      this.stack.go(layer);
+      this.stack.goToShapes(layer);
     } catch (error) {
       this.work.notice.set(
         error instanceof Refusal ? error.message : "The layer could not be added. Nothing was changed.",

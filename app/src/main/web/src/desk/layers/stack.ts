@@ -67,4 +67,9 @@ export class Stack {
   go(layer: string, cell?: number): void {
     location.assign(`${this.path}?layer=${layer}${cell === undefined || cell < 0 ? "" : `#cell=${cell}`}`);
   }
+
+  /** Opens a layer to draw shapes on it. */
+  goToShapes(layer: string): void {
+    location.assign(`${this.path}?layer=${layer}#shapes`);
+  }
 }
