@@ -203,6 +203,7 @@ async function open(): Promise<void> {
     path,
     stack,
     work,
+    small,
   );
   const othersLook = () => {
     if (stack.isLayered) {

@@ -1,4 +1,5 @@
 import type { Work } from "../model/work";
+import type { SmallPicture } from "../view/small-picture";
 import type { Stack } from "./stack";
 
 const SETTLE_MS = 400;
@@ -12,7 +13,9 @@ export class LayeredSmall {
     private readonly path: string,
     private readonly stack: Stack,
     work: Work,
+    small: SmallPicture,
   ) {
+    small.emptied.listen(() => this.renewSoon());
     work.outbox.waiting.listen((waiting) => waiting === 0 && this.renewSoon());
     stack.layers.listen(() => this.renewSoon());
     this.renewSoon();

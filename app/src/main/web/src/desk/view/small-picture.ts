@@ -1,3 +1,4 @@
+import { atom } from "nanostores";
 import { oncePerFrame } from "../../shared/frames";
 import type { InkStrokes } from "../lines/ink-strokes";
 import type { Fills } from "../model/fills";
@@ -10,6 +11,9 @@ import { ShadowedCells } from "./shadowed-cells";
 
 /** The present sheet's small picture, in the strip and on the map, painted again as it is filled. */
 export class SmallPicture {
+  /** Counts up when the canvases are empty because other planes are shown. */
+  readonly emptied = atom(0);
+
   private cells: CellPlane | undefined;
   private ink: InkPlane | undefined;
   private shadowed: ShadowedCells | undefined;
@@ -39,6 +43,7 @@ export class SmallPicture {
       canvas.width = Math.round(Number(canvas.dataset["width"]) * devicePixelRatio);
       canvas.height = Math.round((canvas.width * cells.height) / cells.width);
     }
+    this.emptied.set(this.emptied.get() + 1);
     this.paintSoon();
   }
 
