@@ -3,7 +3,7 @@ import { Shapes, type BlockedIn } from "rules";
 import type { Overlay } from "../gaps/overlay";
 import type { Drawing } from "../hand/pointer";
 import type { Hand } from "../hand/hand";
-import { pointsOf } from "../shadows/knots";
+import { pointsOf, wayOf } from "../shadows/knots";
 import { distance } from "../shadows/shadow-tool";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
@@ -330,8 +330,4 @@ export class ShapeTool implements Drawing {
     const from = this.from;
     return from !== undefined && Math.hypot(screen.x - from.x, screen.y - from.y) > CLICK_PX;
   }
-}
-
-function wayOf(points: readonly Point[]): number[] {
-  return points.flatMap(({ x, y }) => [x, y]);
 }

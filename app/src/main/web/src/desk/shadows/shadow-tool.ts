@@ -4,7 +4,7 @@ import type { Drawing } from "../hand/pointer";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
-import { pointsOf } from "./knots";
+import { pointsOf, wayOf } from "./knots";
 
 /** A press that moves less than this is a click, in CSS pixels. */
 const CLICK_PX = 5;
@@ -173,10 +173,6 @@ export class ShadowTool implements Drawing {
     const from = this.from;
     return from !== undefined && Math.hypot(screen.x - from.x, screen.y - from.y) > CLICK_PX;
   }
-}
-
-function wayOf(points: readonly Point[]): number[] {
-  return points.flatMap(({ x, y }) => [x, y]);
 }
 
 /** From a place to the nearest side of a polygon. */

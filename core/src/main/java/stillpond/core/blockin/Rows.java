@@ -140,16 +140,4 @@ final class Rows {
         return new Box((int) Math.floor(left - more), (int) Math.floor(top - more), (int) Math.ceil(right + more), (int)
                 Math.ceil(bottom + more));
     }
-
-    static boolean isEmpty(Box box) {
-        return box.widthPx() <= 0 || box.heightPx() <= 0;
-    }
-
-    static Box common(Box a, Box b) {
-        return new Box(
-                Math.max(a.xStart(), b.xStart()),
-                Math.max(a.yStart(), b.yStart()),
-                Math.min(a.xEndExclusive(), b.xEndExclusive()),
-                Math.min(a.yEndExclusive(), b.yEndExclusive()));
-    }
 }

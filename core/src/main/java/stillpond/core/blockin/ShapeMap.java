@@ -156,8 +156,8 @@ public final class ShapeMap {
 
     /** Boxes that meet or touch become one. */
     private void add(List<Box> boxes, Box added) {
-        Box box = Rows.common(added, page());
-        if (Rows.isEmpty(box)) {
+        Box box = added.common(page());
+        if (!box.hasPixels()) {
             return;
         }
         for (int i = 0; i < boxes.size(); i++) {
@@ -190,7 +190,7 @@ public final class ShapeMap {
         char[] stroke = new char[density.length];
         for (Shape shape : shapes.all()) {
             Painted each = painted(shape);
-            if (Rows.isEmpty(Rows.common(each.box(), box))) {
+            if (!each.box().common(box).hasPixels()) {
                 continue;
             }
             Rows.paint(each.polygons(), shape.number(), box, numbers);

@@ -13,8 +13,8 @@ record ShapeMask(Box box, int[] covered) {
 
     /** Whether another shape covers a pixel that this one does. */
     boolean meets(Shape other) {
-        Box common = Rows.common(box, other.box());
-        if (Rows.isEmpty(common)) {
+        Box common = box.common(other.box());
+        if (!common.hasPixels()) {
             return false;
         }
         int[] there = of(other, common).covered;

@@ -12,6 +12,20 @@ public record Box(int xStart, int yStart, int xEndExclusive, int yEndExclusive) 
                 Math.max(yEndExclusive, other.yEndExclusive));
     }
 
+    /** What lies in this one and in another: empty if they do not meet. */
+    public Box common(Box other) {
+        return new Box(
+                Math.max(xStart, other.xStart),
+                Math.max(yStart, other.yStart),
+                Math.min(xEndExclusive, other.xEndExclusive),
+                Math.min(yEndExclusive, other.yEndExclusive));
+    }
+
+    /** Not after {@code is}: boxes are written as JSON, in which that would be another member. */
+    public boolean hasPixels() {
+        return widthPx() > 0 && heightPx() > 0;
+    }
+
     /** The smallest box around a cell that lies within this one; costs as much as sides are drawn in. */
     Box shrunkTo(CellPlane plane, int cell) {
         int left = xStart;

@@ -11,18 +11,6 @@ final class Boxes {
 
     private Boxes() {}
 
-    static boolean isEmpty(Box box) {
-        return box.widthPx() <= 0 || box.heightPx() <= 0;
-    }
-
-    static Box common(Box a, Box b) {
-        return new Box(
-                Math.max(a.xStart(), b.xStart()),
-                Math.max(a.yStart(), b.yStart()),
-                Math.min(a.xEndExclusive(), b.xEndExclusive()),
-                Math.min(a.yEndExclusive(), b.yEndExclusive()));
-    }
-
     static Box grown(Box box, double by) {
         int more = (int) Math.ceil(by);
         return new Box(

@@ -68,11 +68,11 @@ public final class LaidShadow {
         Box laid = scale == 1 ? around : Boxes.scaled(around, scale);
         if (scaled.form() instanceof Form.Drawn drawn) {
             Box shape = Boxes.around(drawn.outline().polygon());
-            laid = Boxes.common(laid, Boxes.grown(shape, scaled.edgePx() / 2 + 1));
+            laid = laid.common(Boxes.grown(shape, scaled.edgePx() / 2 + 1));
         } else if (scaled.form() instanceof Form.Rim rim) {
             laid = Boxes.grown(laid, reach(rim, halfStroke) + scaled.edgePx() / 2 + 1);
         }
-        return new LaidShadow(scaled, base, holes, halfStroke, Boxes.common(laid, page), page);
+        return new LaidShadow(scaled, base, holes, halfStroke, laid.common(page), page);
     }
 
     private static double reach(Form.Rim rim, double halfStroke) {
@@ -85,7 +85,7 @@ public final class LaidShadow {
 
     /** Where it may show something; empty if nowhere. */
     public Box box() {
-        return Boxes.isEmpty(box) ? Boxes.EMPTY : box;
+        return box.hasPixels() ? box : Boxes.EMPTY;
     }
 
     /** How far around some pixels cells must be known to lay it there. */
@@ -109,8 +109,8 @@ public final class LaidShadow {
 
     /** Lays it over some pixels. @param numbers of the pixels of a box, which it changes */
     void lay(CellWindow window, Box inner, int[] numbers, Pieces pieces) {
-        Box area = Boxes.common(inner, box);
-        if (Boxes.isEmpty(area)) {
+        Box area = inner.common(box);
+        if (!area.hasPixels()) {
             return;
         }
         Mask mask = coverage(window, area);
@@ -138,8 +138,8 @@ public final class LaidShadow {
 
     /** Whether anything of it is to be seen. */
     public boolean shows(CellWindow window) {
-        Box area = Boxes.common(window.box(), box);
-        if (Boxes.isEmpty(area)) {
+        Box area = window.box().common(box);
+        if (!area.hasPixels()) {
             return false;
         }
         int[] numbers = new int[area.widthPx() * area.heightPx()];
@@ -160,7 +160,7 @@ public final class LaidShadow {
         Box looked = Boxes.grown(area, around());
         boolean isOnPageAlone = shadow.form() instanceof Form.Rim;
         // Beyond the page there is no base that a rim could come from, however wide it is.
-        Mask mask = shape(window, isOnPageAlone ? Boxes.common(looked, Boxes.grown(page, edge())) : looked);
+        Mask mask = shape(window, isOnPageAlone ? looked.common(Boxes.grown(page, edge())) : looked);
         mask.soften(edge());
         if (shadow.form() instanceof Form.SoftEdge) {
             mask.doubled();

@@ -48,8 +48,8 @@ final class MitredCorners {
                 new Point(corner.x() + widthPx * first.x(), corner.y() + widthPx * first.y()),
                 new Point(corner.x() + along * (first.x() + second.x()), corner.y() + along * (first.y() + second.y())),
                 new Point(corner.x() + widthPx * second.x(), corner.y() + widthPx * second.y()));
-        Box box = Boxes.common(Boxes.around(kite), to.box);
-        if (!Boxes.isEmpty(box)) {
+        Box box = Boxes.around(kite).common(to.box);
+        if (box.hasPixels()) {
             to.add(Mask.inside(kite, box));
         }
     }

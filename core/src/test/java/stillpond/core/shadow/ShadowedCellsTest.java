@@ -120,7 +120,7 @@ class ShadowedCellsTest {
             int x = random.nextInt(50);
             int y = random.nextInt(50);
             Box inner = new Box(x, y, x + 1 + random.nextInt(59 - x), y + 1 + random.nextInt(59 - y));
-            Box around = Boxes.common(Boxes.grown(inner, margin), whole.box());
+            Box around = Boxes.grown(inner, margin).common(whole.box());
             int[] numbers = ShadowedCells.numbers(new CellWindow(around, cut(around)), inner, shadows, pieces);
             for (int i = 0; i < numbers.length; i++) {
                 int at = (y + i / inner.widthPx()) * SIDE + x + i % inner.widthPx();
