@@ -289,6 +289,9 @@ class DamsTest {
         assertThat(visitor.post(path + "/dams/evenly", evenly.replace("[" + cell + "]", "[99999]"))
                         .body())
                 .contains("Gather the region");
+        assertThat(visitor.post(path + "/dams/evenly", evenly.replace("\"x\":2500", "\"x\":1e12"))
+                        .body())
+                .contains("beside the sheet");
         assertThat(visitor.post(path + "/dams/evenly", evenly.replace(":4,", ":1000,"))
                         .body())
                 .contains("not 1000");

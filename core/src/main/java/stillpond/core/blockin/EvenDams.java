@@ -23,12 +23,17 @@ public final class EvenDams {
      * @param cells of the region
      * @param centre of spokes and rings, which others are turned around
      * @return lines of two points or more, in pixels of the page
+     * @throws Refusal if nothing is to be divided, or the centre lies beside the page, which lines might be endless from
      */
     public static List<List<Point>> lines(CellMap map, Set<Integer> cells, Even even, Point centre) {
         Box box = cells.stream()
                 .map(cell -> map.cells().get(cell).box())
                 .reduce(Box::with)
                 .orElseThrow(() -> new Refusal("Gather the region that is to be divided."));
+        CellPlane plane = map.plane();
+        if (!(centre.x() >= 0 && centre.y() >= 0 && centre.x() <= plane.widthPx() && centre.y() <= plane.heightPx())) {
+            throw new Refusal("The centre lies beside the sheet. Nothing was changed.");
+        }
         Shape around = Shape.of(
                 1,
                 Drawn.rectangle(
@@ -43,7 +48,7 @@ public final class EvenDams {
             ways.set(0, first);
         }
         List<List<Point>> lines = new ArrayList<>();
-        ways.forEach(way -> lines.addAll(within(way, map.plane(), cells)));
+        ways.forEach(way -> lines.addAll(within(way, plane, cells)));
         return lines;
     }
 

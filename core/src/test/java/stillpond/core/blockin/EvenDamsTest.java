@@ -67,6 +67,16 @@ class EvenDamsTest {
     }
 
     @Test
+    void aCentreFarAwayIsRefusedBeforeAnyLineIsFollowed() {
+        Openings openings = openings(ring());
+
+        assertThatThrownBy(() -> EvenDams.lines(
+                        openings.cells(), Set.of(1), new Even.Spokes(360, 0), new Point(-1e12, Double.NaN)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("beside the sheet");
+    }
+
+    @Test
     void nothingGatheredIsSaid() {
         InkPlane ink = ring();
         Openings openings = openings(ink);
