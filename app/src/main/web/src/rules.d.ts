@@ -236,6 +236,15 @@ declare module "rules" {
     static webSafe(hex: string): string;
   }
 
+  export class EvenLines {
+    private constructor();
+    count(): number;
+    keepInside(cellsThere: ArrayLike<number>, cells: ArrayLike<number>): void;
+    line(line: number): Float64Array;
+    static over(box: ArrayLike<number>, evenly: string, parts: number, rows: number, degrees: number, x: number, y: number, step: number): EvenLines;
+    pixels(width: number, height: number): Int32Array;
+  }
+
   export class FillLook {
     private constructor();
     argb(): Int32Array;

@@ -56,6 +56,7 @@ import { Mixing } from "./shore/mixing";
 import { chooseCards } from "./shore/choice";
 import { Shore } from "./shore/shore";
 import { Company } from "./together/company";
+import { EvenHandles } from "./blockin/even-handles";
 import { ReferenceLayer } from "./blockin/reference";
 import { ShapeSheet } from "./blockin/shape-sheet";
 import { ShapesPanel } from "./blockin/shapes-panel";
@@ -250,12 +251,13 @@ async function open(): Promise<void> {
   });
   new Company(path, state.sheet, desk.dataset["person"]!, live, hand, regions, view);
   const shapeSheet = new ShapeSheet(path, layer, presentInk, fills, regions, view, work, hand, newCells);
-  const shapesPanel = new ShapesPanel(path, shapeSheet, stack, hand, view, work, overlay, ramp);
+  const evenHandles = new EvenHandles(view);
+  const shapesPanel = new ShapesPanel(path, shapeSheet, stack, hand, view, work, overlay, ramp, evenHandles);
   const reference = new ReferenceLayer(path, view, work, hand);
   const sampling = new Sampling(view, overlay, hand, fills, mixing, reference);
   new Suggestions(path, shapeSheet, overlay, mixing, map.plane);
   const damTool = new DamTool(path, newCells, regions, work, hand, view, overlay);
-  const evenly = new Evenly(gathering, regions, newCells, work, hand);
+  const evenly = new Evenly(gathering, regions, newCells, work, hand, view, overlay, evenHandles);
   const handful = new Handful(path, canvas, regions, fills, hand, view);
   const gapKeys: Record<string, () => unknown> = {
     g: () => column.toggle("gaps"),

@@ -115,13 +115,13 @@ public final class BlockedIn {
     /** A border of a shape as a closed polygon, with what is thought of. */
     @JSExport
     public double[] border(int number, int loop) {
-        return way(thought.after().get(number).loops().get(loop).polygon());
+        return Numbers.way(thought.after().get(number).loops().get(loop).polygon());
     }
 
     /** The points of a border, with what is thought of. */
     @JSExport
     public double[] knots(int number, int loop) {
-        return way(thought.after().get(number).loops().get(loop).knots().stream()
+        return Numbers.way(thought.after().get(number).loops().get(loop).knots().stream()
                 .map(knot -> new Point(knot.x(), knot.y()))
                 .toList());
     }
@@ -149,7 +149,7 @@ public final class BlockedIn {
     /** A line that does not meet. */
     @JSExport
     public double[] line(int index) {
-        return way(Dividing.way(thought.after().lines().get(index)));
+        return Numbers.way(Dividing.way(thought.after().lines().get(index)));
     }
 
     /** The ends of lines that meet nothing: of each the line, 1 if it is its start or else 0, x and y. */
@@ -320,7 +320,7 @@ public final class BlockedIn {
     /** The centres of mass of shapes: x and y of each. */
     @JSExport
     public double[] centres(int[] shapes) {
-        return way(Numbers.listOf(shapes).stream()
+        return Numbers.way(Numbers.listOf(shapes).stream()
                 .map(number -> present.get(number).centroid())
                 .toList());
     }
@@ -334,14 +334,5 @@ public final class BlockedIn {
             return drawn.outline();
         }
         throw new Refusal("This is no shape.");
-    }
-
-    private static double[] way(List<Point> points) {
-        double[] way = new double[2 * points.size()];
-        for (int i = 0; i < points.size(); i++) {
-            way[2 * i] = points.get(i).x();
-            way[2 * i + 1] = points.get(i).y();
-        }
-        return way;
     }
 }

@@ -6,6 +6,7 @@ import org.teavm.jso.JSExportClasses;
 @JSExportClasses({
     BlockedIn.class,
     Colours.class,
+    EvenLines.class,
     FillLook.class,
     FillTexts.class,
     Layer.class,

@@ -140,6 +140,10 @@ final class Questions {
             case "sheet", "scene" -> any(random, new String[] {"follow", "plain", SWATCHES[0], SWATCHES[1]});
             case "percent" -> random.nextInt(101);
             case "stop" -> random.nextInt(3);
+            case "evenly" -> any(random, new String[] {"SPOKES", "RINGS", "STRIPS", "GRID"});
+            case "parts", "rows" -> 2 + random.nextInt(7);
+            case "degrees" -> 360 * random.nextDouble() - 180;
+            case "step" -> 1 + random.nextInt(3);
             case "gradient" -> FILLS[5];
             case "box" ->
                 new int[] {random.nextInt(50), random.nextInt(50), 60 + random.nextInt(90), 60 + random.nextInt(90)};

@@ -11,6 +11,7 @@ import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.net.URISyntaxException;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,7 @@ import java.util.Random;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -72,6 +74,7 @@ class SameAnswersTest {
             }
             for (int each = 0; each < LAYERS; each++) {
                 askOfShapes(out, new Random(each));
+                askOfEvenLines(out, new Random(each));
             }
             for (int layer = 0; layer < LAYERS; layer++) {
                 askOfLayer(out, new Random(layer));
@@ -158,12 +161,39 @@ class SameAnswersTest {
         asking.of("inkIn", new int[] {50, 5, 20, 20});
     }
 
+    /** Of a region of two cells of a sheet whose columns are its cells. */
+    private void askOfEvenLines(BufferedWriter out, Random random) throws Exception {
+        Method over = Arrays.stream(EvenLines.class.getMethods())
+                .filter(each -> each.getName().equals("over"))
+                .findFirst()
+                .orElseThrow();
+        Object[] arguments = Questions.of(over, random, null, 0);
+        EvenLines lines = (EvenLines) over.invoke(null, arguments);
+        write(out, Map.of("make", "EvenLines", "arguments", arguments));
+        Asking asking = (name, asked) -> ask(out, lines, method(EvenLines.class, name), asked);
+        int width = 120;
+        asking.of("pixels", width, 110);
+        int[] columns = Arrays.stream(lines.pixels(width, 110))
+                .map(pixel -> pixel % width)
+                .toArray();
+        int first = random.nextInt(width);
+        asking.of("keepInside", columns, IntStream.range(first, first + 40).toArray());
+        asking.of("count");
+        for (int i = 0; i < lines.count(); i++) {
+            asking.of("line", i);
+        }
+    }
+
     private interface Asking {
         void of(String name, Object... arguments) throws Exception;
     }
 
     private static Method shapeMethod(String name) {
-        return Exports.methods(BlockedIn.class).stream()
+        return method(BlockedIn.class, name);
+    }
+
+    private static Method method(Class<?> exported, String name) {
+        return Exports.methods(exported).stream()
                 .filter(each -> each.getName().equals(name))
                 .findFirst()
                 .orElseThrow();

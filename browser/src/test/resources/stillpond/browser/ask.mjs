@@ -39,6 +39,8 @@ const answer = (line) => {
     object = rules.Plane.read(...given);
   } else if (make === "FillLook") {
     object = rules.FillLook.of(...given);
+  } else if (make === "EvenLines") {
+    object = rules.EvenLines.over(...given);
   } else if (make === "BlockedIn") {
     object = rules.BlockedIn.read(...given);
   } else if (make === "SheetShadows") {

@@ -1,8 +1,8 @@
 import { el } from "../../shared/build";
 import { byId } from "../../shared/dom";
-import { pointsOf } from "../shadows/knots";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
+import { pointsOf } from "../view/way";
 import { drag } from "./dragged";
 import type { ShapeSheet } from "./shape-sheet";
 import type { ShapeTool } from "./shape-tool";

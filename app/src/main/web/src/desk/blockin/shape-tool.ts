@@ -3,10 +3,10 @@ import { Shapes, type BlockedIn } from "rules";
 import type { Overlay } from "../gaps/overlay";
 import type { Drawing } from "../hand/pointer";
 import type { Hand } from "../hand/hand";
-import { pointsOf, wayOf } from "../shadows/knots";
 import { distance } from "../shadows/shadow-tool";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
+import { pointsOf, wayOf } from "../view/way";
 import type { ShapeSheet } from "./shape-sheet";
 
 /** What a press on the sheet draws, or does. */

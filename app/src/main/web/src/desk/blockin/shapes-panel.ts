@@ -6,10 +6,11 @@ import type { Hand } from "../hand/hand";
 import type { Ramp } from "../hand/ramp";
 import type { Stack } from "../layers/stack";
 import type { Work } from "../model/work";
-import { pointsOf } from "../shadows/knots";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
-import { EvenHandles } from "./even-handles";
+import { pointsOf } from "../view/way";
+import { DividedShape } from "./divided-shape";
+import type { EvenHandles } from "./even-handles";
 import { ShapeArm } from "./shape-arm";
 import { ShapeKnots } from "./shape-knots";
 import type { ShapeSheet } from "./shape-sheet";
@@ -28,7 +29,7 @@ export class ShapesPanel {
   private readonly panel = byId("shapes");
   private readonly knots: ShapeKnots;
   private readonly arm: ShapeArm;
-  private readonly even: EvenHandles;
+  private readonly divided: DividedShape;
 
   constructor(
     private readonly path: string,
@@ -39,10 +40,11 @@ export class ShapesPanel {
     private readonly work: Work,
     private readonly overlay: Overlay,
     private readonly ramp: Ramp,
+    handles: EvenHandles,
   ) {
     this.tool = new ShapeTool(sheet, view, overlay, hand, () => this.ways);
     this.knots = new ShapeKnots(sheet, this.tool, view);
-    this.even = new EvenHandles(sheet, view);
+    this.divided = new DividedShape(sheet, handles);
     this.arm = new ShapeArm(sheet, this.tool, view);
     hand.shaping.listen((isShaping) => void this.turn(isShaping));
     sheet.chosen.listen(() => this.show());
@@ -175,7 +177,7 @@ export class ShapesPanel {
       flip: () => sheet.make("Mirrored shapes", (rules) => rules.turn(chosen, 0, 1, -1)),
       remove: () => sheet.make("Removed shapes", (rules) => rules.remove(chosen)),
       all: () => sheet.choose([...(sheet.present?.order() ?? [])]),
-      evenly: () => this.even.divide(),
+      evenly: () => this.divided.divide(),
       extend: () => this.extend(),
       next: () => this.goToLoose(),
       ramp: () => this.openRamp(chosen),

@@ -5,9 +5,9 @@ import { byId } from "../../shared/dom";
 import { call, Refusal } from "../../shared/http";
 import type { Overlay } from "../gaps/overlay";
 import type { Fill } from "../model/state";
-import { pointsOf } from "../shadows/knots";
 import type { Mixing } from "../shore/mixing";
 import type { Point } from "../view/camera";
+import { pointsOf } from "../view/way";
 import type { ShapeSheet } from "./shape-sheet";
 
 const CARD = "From pictures";

@@ -23,6 +23,7 @@ export class Overlay {
   private lines: readonly (readonly Point[])[] = [];
   private ends: readonly Point[] = [];
   private suggested: readonly (readonly Point[])[] = [];
+  private dividing: readonly (readonly Point[])[] = [];
   private brush: { at: Point; radius: number } | undefined;
   private trace: { points: readonly Point[]; startMs: number } | undefined;
 
@@ -84,6 +85,12 @@ export class Overlay {
     this.paintSoon();
   }
 
+  /** Lines that would divide what is gathered. */
+  divide(lines: readonly (readonly Point[])[]): void {
+    this.dividing = lines;
+    this.paintSoon();
+  }
+
   /** The page frame, closed, in sheet pixels; none if empty. */
   frame(corners: readonly Point[]): void {
     this.corners = corners;
@@ -129,6 +136,7 @@ export class Overlay {
     this.borders.forEach((border) => this.line([...border, border[0]!], 1.4, []));
     this.suggested.forEach((border) => this.line([...border, border[0]!], 1.2, [5, 4]));
     this.lines.forEach((line) => this.line(line, 1.4, [6, 4]));
+    this.dividing.forEach((line) => this.line(line, 1.4, [6, 4]));
     this.ends.forEach((end) => this.circle(end, RING_PX));
     this.dots.forEach((dot) => this.circle(dot, 4));
     if (this.brush) {

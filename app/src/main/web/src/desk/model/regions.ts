@@ -8,6 +8,7 @@ import {
   type SpillShown,
 } from "rules";
 import type { Point } from "../view/camera";
+import { wayOf } from "../view/way";
 import type { Fills } from "./fills";
 import type { CellMap } from "./planes";
 import { openingsOf, type Opening } from "./openings";
@@ -74,12 +75,12 @@ export class Regions {
   }
 
   openingsCrossed(way: readonly Point[]): Opening[] {
-    return this.named(this.rules.openingsCrossed(numbers(way)));
+    return this.named(this.rules.openingsCrossed(wayOf(way)));
   }
 
   /** Those under a broad brush that reach might have decided otherwise. */
   openingsBrushed(way: readonly Point[], radius: number, lifting: boolean): Opening[] {
-    return this.named(this.rules.openingsBrushed(numbers(way), radius, lifting));
+    return this.named(this.rules.openingsBrushed(wayOf(way), radius, lifting));
   }
 
   named(openings: ArrayLike<number>): Opening[] {
@@ -275,10 +276,6 @@ export class Regions {
     const { cells, area, x, y, width, height, deepestX, deepestY, deepestCell } = this.rules.shape(region);
     return { cells: [...cells], area, x, y, width, height, deepestX, deepestY, deepestCell };
   }
-}
-
-function numbers(way: readonly Point[]): number[] {
-  return way.flatMap(({ x, y }) => [x, y]);
 }
 
 function swapsOf(effect: DamEffect): { dams: DamSwap[]; reach: ReachSwap | null } {

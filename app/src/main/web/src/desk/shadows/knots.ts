@@ -3,6 +3,7 @@ import { el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Overlay } from "../gaps/overlay";
 import type { Point } from "../view/camera";
+import { pointsOf } from "../view/way";
 import type { SheetView } from "../view/sheet-view";
 
 const FAR_PX = 10;
@@ -121,14 +122,4 @@ export class Knots {
     event.preventDefault();
     event.stopPropagation();
   }
-}
-
-/** X, then y, of each. */
-export function wayOf(points: readonly Point[]): number[] {
-  return points.flatMap(({ x, y }) => [x, y]);
-}
-
-/** @param way x, then y */
-export function pointsOf(way: ArrayLike<number>): Point[] {
-  return Array.from({ length: way.length / 2 }, (_, i) => ({ x: way[2 * i]!, y: way[2 * i + 1]! }));
 }

@@ -4,7 +4,7 @@ import type { Drawing } from "../hand/pointer";
 import type { Hand } from "../hand/hand";
 import type { Point } from "../view/camera";
 import type { SheetView } from "../view/sheet-view";
-import { pointsOf, wayOf } from "./knots";
+import { pointsOf, wayOf } from "../view/way";
 
 /** A press that moves less than this is a click, in CSS pixels. */
 const CLICK_PX = 5;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import stillpond.core.cell.Box;
 import stillpond.core.cell.CellMap;
 import stillpond.core.cell.CellPlane;
@@ -34,6 +35,16 @@ public final class EvenDams {
         if (!(centre.x() >= 0 && centre.y() >= 0 && centre.x() <= plane.widthPx() && centre.y() <= plane.heightPx())) {
             throw new Refusal("The centre lies beside the sheet. Nothing was changed.");
         }
+        return inside(along(box, even, centre, 1), at -> isIn(at, plane, cells));
+    }
+
+    /**
+     * Points of the lines that divide a box, whatever lies in it.
+     *
+     * @param centre of spokes and rings, which others are turned around
+     * @param stepPx at most so far apart, in pixels; above 0
+     */
+    public static List<List<Point>> along(Box box, Even even, Point centre, double stepPx) {
         Shape around = Shape.of(
                 1,
                 Drawn.rectangle(
@@ -47,30 +58,42 @@ public final class EvenDams {
             first.addAll(ways.get(0));
             ways.set(0, first);
         }
-        List<List<Point>> lines = new ArrayList<>();
-        ways.forEach(way -> lines.addAll(within(way, plane, cells)));
-        return lines;
+        return ways.stream().map(way -> followed(way, stepPx)).toList();
     }
 
-    private static List<List<Point>> within(List<Point> way, CellPlane plane, Set<Integer> cells) {
-        List<List<Point>> stretches = new ArrayList<>();
-        List<Point> stretch = new ArrayList<>();
+    private static List<Point> followed(List<Point> way, double stepPx) {
+        List<Point> points = new ArrayList<>();
         for (int i = 0; i + 1 < way.size(); i++) {
             Point from = way.get(i);
             Point to = way.get(i + 1);
-            int steps = (int) Math.max(1, Math.ceil(Length.of(to.x() - from.x(), to.y() - from.y())));
+            int steps = (int) Math.max(1, Math.ceil(Length.of(to.x() - from.x(), to.y() - from.y()) / stepPx));
             for (int step = 0; step <= steps; step++) {
                 double share = step / (double) steps;
-                Point at = new Point(from.x() + share * (to.x() - from.x()), from.y() + share * (to.y() - from.y()));
-                if (isIn(at, plane, cells)) {
+                points.add(new Point(from.x() + share * (to.x() - from.x()), from.y() + share * (to.y() - from.y())));
+            }
+        }
+        return points;
+    }
+
+    /**
+     * The stretches of lines that lie in a region.
+     *
+     * @param lines see {@link #along}
+     */
+    public static List<List<Point>> inside(List<List<Point>> lines, Predicate<Point> isIn) {
+        List<List<Point>> stretches = new ArrayList<>();
+        for (List<Point> line : lines) {
+            List<Point> stretch = new ArrayList<>();
+            for (Point at : line) {
+                if (isIn.test(at)) {
                     stretch.add(at);
                 } else {
                     keep(stretch, stretches);
                     stretch = new ArrayList<>();
                 }
             }
+            keep(stretch, stretches);
         }
-        keep(stretch, stretches);
         return stretches;
     }
 
