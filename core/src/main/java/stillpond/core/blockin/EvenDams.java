@@ -1,7 +1,6 @@
 package stillpond.core.blockin;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -49,16 +48,9 @@ public final class EvenDams {
                 1,
                 Drawn.rectangle(
                         new Point(box.xStart(), box.yStart()), new Point(box.xEndExclusive(), box.yEndExclusive())));
-        List<List<Point>> ways = new ArrayList<>();
-        even.lines(around, centre).forEach(line -> ways.add(Dividing.way(line)));
-        if (even instanceof Even.Spokes) {
-            // One spoke alone parts nothing: the first two are one line, which the others end on.
-            List<Point> first = new ArrayList<>(ways.remove(0));
-            Collections.reverse(first);
-            first.addAll(ways.get(0));
-            ways.set(0, first);
-        }
-        return ways.stream().map(way -> followed(way, stepPx)).toList();
+        return even.lines(around, centre).stream()
+                .map(line -> followed(Dividing.way(line), stepPx))
+                .toList();
     }
 
     private static List<Point> followed(List<Point> way, double stepPx) {

@@ -10,7 +10,7 @@ import java.util.TreeMap;
 import stillpond.core.ink.InkPlane;
 
 /**
- * Splits cells along a line drawn by hand. Only the smaller parts and what lies around them are looked at, and pixels are changed in place: a page of 35 megapixels is not
+ * Splits cells along lines drawn by hand. Only the smaller parts and what lies around them are looked at, and pixels are changed in place: a page of 35 megapixels is not
  * copied for a line. The largest part of a cell keeps its number, the others are numbered on after the last cell; no other cell changes.
  *
  * @param map the cells afterwards, on the plane of the map before, which is no longer to be used
@@ -31,7 +31,7 @@ public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former)
         former = List.copyOf(former);
     }
 
-    /** @param wall pixels of the line, each sharing an edge with the next; those in ink do no harm */
+    /** @param wall pixels of lines, each pixel sharing an edge with the next of its line; those in ink do no harm */
     public static CellSplit along(CellMap map, InkPlane ink, int[] wall) {
         int[] numbers = map.plane().numbers();
         BitSet isWall = new BitSet();

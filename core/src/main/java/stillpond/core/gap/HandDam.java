@@ -2,6 +2,7 @@ package stillpond.core.gap;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -58,30 +59,26 @@ public final class HandDam {
         return draw(openings, ink, drawn, ink.widthPx() + ink.heightPx());
     }
 
-    /** Several dams, one after the other; those that part nothing are left out. */
+    /** Several dams at once, which part things together: two lines that end on an island part what neither would alone. */
     public static Outcome drawAll(Openings openings, InkPlane ink, List<List<Point>> lines) {
-        Openings now = openings;
-        Set<Integer> dams = new TreeSet<>();
-        List<CellSplit.Parts> split = new ArrayList<>();
-        List<PlanePatch> former = new ArrayList<>();
-        for (List<Point> line : lines) {
-            if (draw(now, ink, line) instanceof Parted parted) {
-                now = parted.openings();
-                dams.addAll(parted.dam());
-                split.addAll(parted.split());
-                former.addAll(parted.former());
-            }
-        }
-        return dams.isEmpty() ? new PartsNothing() : new Parted(now, dams, split, former);
+        lines.forEach(line -> requireDrawable(line, ink));
+        double reach = SNAP * openings.strokePx();
+        return split(
+                openings,
+                ink,
+                lines.stream().map(line -> snapped(line, ink, reach)).toList());
     }
 
     private static Outcome draw(Openings openings, InkPlane ink, List<Point> drawn, double reach) {
         requireDrawable(drawn, ink);
-        List<Point> line = snapped(drawn, ink, reach);
-        List<Integer> wall = new ArrayList<>();
-        LineRaster.forEach(line, ink.widthPx(), ink.heightPx(), wall::add);
-        int[] pixels = wall.stream().mapToInt(Integer::intValue).toArray();
-        CellSplit split = CellSplit.along(openings.cells(), ink, pixels);
+        return split(openings, ink, List.of(snapped(drawn, ink, reach)));
+    }
+
+    private static Outcome split(Openings openings, InkPlane ink, List<List<Point>> lines) {
+        Set<Integer> wall = new LinkedHashSet<>();
+        lines.forEach(line -> wall.addAll(pixels(line, ink)));
+        CellSplit split = CellSplit.along(
+                openings.cells(), ink, wall.stream().mapToInt(Integer::intValue).toArray());
         if (split.split().isEmpty()) {
             return new PartsNothing();
         }
@@ -94,13 +91,21 @@ public final class HandDam {
         }
         all.addAll(doubled);
         Set<Integer> dam = new TreeSet<>();
-        for (Opening each : damOpenings(line, pixels, split, ink, openings.strokePx())) {
-            dam.add(all.size());
-            all.add(each);
+        for (List<Point> line : lines) {
+            for (Opening each : damOpenings(line, split, ink, openings.strokePx())) {
+                dam.add(all.size());
+                all.add(each);
+            }
         }
         Openings after =
                 new Openings(split.map(), all, openings.strokePx(), openings.defaultReach(), openings.isLimited());
         return new Parted(after, dam, split.split(), split.former());
+    }
+
+    private static List<Integer> pixels(List<Point> line, InkPlane ink) {
+        List<Integer> pixels = new ArrayList<>();
+        LineRaster.forEach(line, ink.widthPx(), ink.heightPx(), pixels::add);
+        return pixels;
     }
 
     /**
@@ -203,13 +208,9 @@ public final class HandDam {
                 .orElse(cell);
     }
 
-    private static List<Opening> damOpenings(
-            List<Point> line, int[] wall, CellSplit split, InkPlane ink, double strokePx) {
-        double width = 0;
-        for (int pixel : wall) {
-            width += ink.isInk(pixel) ? 0 : 1;
-        }
-        double paper = width;
+    private static List<Opening> damOpenings(List<Point> line, CellSplit split, InkPlane ink, double strokePx) {
+        double paper =
+                pixels(line, ink).stream().filter(pixel -> !ink.isInk(pixel)).count();
         Set<Integer> parts = new TreeSet<>();
         split.split().forEach(each -> parts.addAll(each.parts()));
         return Contacts.along(line, split.map().plane(), ink).stream()

@@ -58,6 +58,29 @@ class EvenDamsTest {
     }
 
     @Test
+    void linesThatEndOnAnIslandPartTogether() {
+        InkPlane ink = ring();
+        for (int y = 60; y < 140; y++) {
+            for (int x = 110; x < 150; x++) {
+                ink.density()[y * SIZE + x] = (byte) 255;
+            }
+        }
+        HandDam.Parted parted = (HandDam.Parted) HandDam.drawAll(
+                openings(ink),
+                ink,
+                EvenDams.lines(
+                        openings(ink).cells(),
+                        Set.of(openings(ink).cells().cellAt(60, 100).number()),
+                        new Even.Spokes(4, 0),
+                        MIDDLE));
+
+        // Of the spoke to the right, one piece lies before the island and one behind it.
+        assertThat(parted.openings().cells().cells())
+                .hasSize(openings(ink).cells().cells().size() + 3);
+        assertThat(parted.dam()).hasSizeGreaterThanOrEqualTo(5);
+    }
+
+    @Test
     void anExtendedLineReachesInkHoweverFarItIs() {
         InkPlane ink = ring();
         List<Point> line = List.of(new Point(70, 100), new Point(130, 100));
