@@ -62,7 +62,9 @@ public class Replacing {
         List<Effect> effects = new ArrayList<>();
         long regions = 0;
         long changed = 0;
-        for (Sheet sheet : scope) {
+        for (Sheet asked : scope) {
+            // It may have got other cells while its lock was waited for.
+            Sheet sheet = sheets.get(project, asked.id());
             Set<Integer> found = new HashSet<>();
             int before = effects.size();
             for (Layer layer : sheet.layers()) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -98,7 +99,7 @@ public class WornSwatches {
      * @param other empty: nothing, but for gradients and patterns, which keep the swatch
      */
     public List<Effect> replace(UUID swatch, Optional<UUID> other) {
-        return replace(fills.findWearing(swatch), fill -> fill.without(Map.of(swatch, other)));
+        return replace(() -> fills.findWearing(swatch), fill -> fill.without(Map.of(swatch, other)));
     }
 
     /**
@@ -108,16 +109,18 @@ public class WornSwatches {
      */
     public List<Effect> restyle(UUID project, UUID kept, Fill look) {
         return replace(
-                fills.findEnding(project, " as " + kept),
+                () -> fills.findEnding(project, " as " + kept),
                 fill -> fill.kept().equals(Optional.of(kept)) ? fill.like(look) : fill);
     }
 
-    private List<Effect> replace(List<CellFillRepository.WearingCell> all, UnaryOperator<Fill> change) {
-        Map<UUID, List<CellFillRepository.WearingCell>> byLayer = all.stream()
+    private List<Effect> replace(Supplier<List<CellFillRepository.WearingCell>> found, UnaryOperator<Fill> change) {
+        history.lockSheets(found.get().stream()
+                .map(CellFillRepository.WearingCell::getSheet)
+                .collect(Collectors.toSet()));
+        // Looked at again: a sheet may have got other cells while its lock was waited for.
+        Map<UUID, List<CellFillRepository.WearingCell>> byLayer = found.get().stream()
                 .collect(Collectors.groupingBy(
                         CellFillRepository.WearingCell::getLayer, LinkedHashMap::new, Collectors.toList()));
-        history.lockSheets(
-                byLayer.values().stream().map(cells -> cells.get(0).getSheet()).collect(Collectors.toSet()));
         List<Effect> effects = new ArrayList<>();
         byLayer.forEach((layer, wearing) -> {
             Fills present = layerFills.current(

@@ -2,12 +2,21 @@ package stillpond.app.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import stillpond.app.history.History;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
@@ -139,6 +148,51 @@ class RecutsTest {
                 .isInstanceOf(UnreadableFile.class);
         assertThat(layer().id()).isEqualTo(before);
         assertThat(worn(300, 200)).isEqualTo(coat);
+    }
+
+    @Test
+    void whatIsReplacedEverywhereIsSoOnCellsThatCameMeanwhile() {
+        List<Sheet> scope = List.of(pond.bean(Sheets.class).get(work.project(), sheet));
+        Replacing replacing = pond.bean(Replacing.class);
+        whileItIsCutAnew(() -> replacing.replace(
+                work.project(),
+                scope,
+                work.account(),
+                Set.of(work.coat().id()),
+                work.scarf().id()));
+        assertThat(worn(300, 200)).isEqualTo(scarf);
+        assertThat(worn(100, 200)).isEqualTo(scarf);
+    }
+
+    @Test
+    void aSwatchTakenFromWhateverWearsItIsTakenFromCellsThatCameMeanwhile() {
+        WornSwatches swatches = pond.bean(WornSwatches.class);
+        whileItIsCutAnew(() -> inTransaction(() ->
+                swatches.replace(work.coat().id(), Optional.of(work.scarf().id()))));
+        assertThat(worn(300, 200)).isEqualTo(scarf);
+    }
+
+    /** @param change waits until the sheet has other cells */
+    private void whileItIsCutAnew(Runnable change) {
+        CompletableFuture<Void> changing = inTransaction(() -> {
+            pond.bean(History.class).lockSheets(Set.of(sheet));
+            CompletableFuture<Void> begun = CompletableFuture.runAsync(change);
+            await().pollInSameThread().until(() -> begun.isDone() || somebodyWaitsForThis());
+            reanalyse(200);
+            return begun;
+        });
+        changing.join();
+    }
+
+    private boolean somebodyWaitsForThis() {
+        return pond.bean(JdbcClient.class)
+                .sql("select exists (select 1 from pg_locks where pg_backend_pid() = any(pg_blocking_pids(pid)))")
+                .query(Boolean.class)
+                .single();
+    }
+
+    private <T> T inTransaction(Supplier<T> act) {
+        return new TransactionTemplate(pond.bean(PlatformTransactionManager.class)).execute(status -> act.get());
     }
 
     private record Lay(UUID author, Fill fill, double x, double y) {}
