@@ -1,6 +1,6 @@
 import { byId } from "../../shared/dom";
-import type { Point } from "../view/camera";
-import type { Divided, EvenHandles } from "./even-handles";
+import type { Point } from "../geometry/camera";
+import type { Divided, EvenHandles } from "../view/even-handles";
 import type { ShapeSheet } from "./shape-sheet";
 
 /** Divides the one shape in the hand evenly, as it is seen while numbers are changed, or handles are dragged. */

@@ -4,12 +4,12 @@ import { Values } from "rules";
 import { button, el } from "../../shared/build";
 import { all, byId } from "../../shared/dom";
 import { call, Refusal, send } from "../../shared/http";
-import type { Drawing } from "../hand/pointer";
+import type { Drawing } from "../hand/tools";
 import type { Hand } from "../hand/hand";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import { drag } from "./dragged";
+import { drag } from "../geometry/dragged";
 
 type How = LaidPicture["reference"];
 

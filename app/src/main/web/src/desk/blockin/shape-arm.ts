@@ -1,6 +1,6 @@
 import { byId } from "../../shared/dom";
 import type { SheetView } from "../view/sheet-view";
-import { drag } from "./dragged";
+import { drag } from "../geometry/dragged";
 import type { ShapeSheet } from "./shape-sheet";
 import type { ShapeTool } from "./shape-tool";
 

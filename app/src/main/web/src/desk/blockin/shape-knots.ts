@@ -1,9 +1,9 @@
 import { el } from "../../shared/build";
 import { byId } from "../../shared/dom";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import { pointsOf } from "../view/way";
-import { drag } from "./dragged";
+import { pointsOf } from "../geometry/way";
+import { drag } from "../geometry/dragged";
 import type { ShapeSheet } from "./shape-sheet";
 import type { ShapeTool } from "./shape-tool";
 

@@ -4,7 +4,7 @@ import { BlockedIn, type PlaneBox, type ShapeChange } from "rules";
 import { call, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
-import type { NewCells } from "../model/new-cells";
+import type { NewCells } from "../hand/new-cells";
 import { putInto, type InkPlane } from "../model/planes";
 import type { Regions } from "../model/regions";
 import type { Fill, LayerState } from "../model/state";

@@ -1,12 +1,11 @@
 import { atom } from "nanostores";
 import { Shapes, type BlockedIn } from "rules";
-import type { Overlay } from "../gaps/overlay";
-import type { Drawing } from "../hand/pointer";
+import type { Overlay } from "../view/overlay";
+import type { Drawing } from "../hand/tools";
 import type { Hand } from "../hand/hand";
-import { distance } from "../shadows/shadow-tool";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import { pointsOf, wayOf } from "../view/way";
+import { distance, pointsOf, wayOf } from "../geometry/way";
 import type { ShapeSheet } from "./shape-sheet";
 
 /** What a press on the sheet draws, or does. */
@@ -21,7 +20,7 @@ const ON_LINE_PX = 5;
 /** How far a shape may be from the line drawn by hand, in CSS pixels. */
 const TOLERANCE_PX = 2.5;
 /** A point or a border of another shape pulls from so far, in CSS pixels. */
-export const REACH_PX = 9;
+const REACH_PX = 9;
 
 /** How shapes are drawn just now. */
 export interface ShapeWays {

@@ -1,16 +1,16 @@
 import type { AddedLayer } from "messages";
 import { all, byId } from "../../shared/dom";
 import { call, Refusal } from "../../shared/http";
-import type { Overlay } from "../gaps/overlay";
+import type { Overlay } from "../view/overlay";
 import type { Hand } from "../hand/hand";
-import type { Ramp } from "../hand/ramp";
-import type { Stack } from "../layers/stack";
+import type { Ramp } from "../shore/ramp";
+import type { Stack } from "../model/stack";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import { pointsOf } from "../view/way";
+import { pointsOf } from "../geometry/way";
 import { DividedShape } from "./divided-shape";
-import type { EvenHandles } from "./even-handles";
+import type { EvenHandles } from "../view/even-handles";
 import { ShapeArm } from "./shape-arm";
 import { ShapeKnots } from "./shape-knots";
 import type { ShapeSheet } from "./shape-sheet";
@@ -46,7 +46,7 @@ export class ShapesPanel {
     this.knots = new ShapeKnots(sheet, this.tool, view);
     this.divided = new DividedShape(sheet, handles);
     this.arm = new ShapeArm(sheet, this.tool, view);
-    hand.shaping.listen((isShaping) => void this.turn(isShaping));
+    hand.whenHeld("shape", (isShaping) => void this.turn(isShaping));
     sheet.chosen.listen(() => this.show());
     sheet.shown.listen(() => this.show());
     this.tool.mode.subscribe((mode) =>
@@ -100,7 +100,7 @@ export class ShapesPanel {
   key(event: KeyboardEvent): boolean {
     const chosen = [...this.sheet.chosen.get()];
     const step = ARROWS[event.key];
-    if (!this.hand.shaping.get() || chosen.length === 0) {
+    if (!this.hand.has("shape") || chosen.length === 0) {
       return false;
     }
     if (step) {
@@ -128,7 +128,7 @@ export class ShapesPanel {
   private show(): void {
     const chosen = [...this.sheet.chosen.get()];
     const rules = this.sheet.present;
-    const isOn = this.hand.shaping.get() && rules !== undefined;
+    const isOn = this.hand.has("shape") && rules !== undefined;
     byId("shapes-chosen").hidden = chosen.length === 0;
     byId("shapes-many").hidden = chosen.length < 2;
     byId("shapes-said").textContent =

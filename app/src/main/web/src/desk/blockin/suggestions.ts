@@ -3,11 +3,11 @@ import { Shapes } from "rules";
 import { button, el, whilePointedAt } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import { call, Refusal } from "../../shared/http";
-import type { Overlay } from "../gaps/overlay";
+import type { Overlay } from "../view/overlay";
 import type { Fill } from "../model/state";
 import type { Mixing } from "../shore/mixing";
-import type { Point } from "../view/camera";
-import { pointsOf } from "../view/way";
+import type { Point } from "../geometry/camera";
+import { pointsOf } from "../geometry/way";
 import type { ShapeSheet } from "./shape-sheet";
 
 const CARD = "From pictures";

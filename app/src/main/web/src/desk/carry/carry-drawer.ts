@@ -2,7 +2,7 @@ import type { Choice, Proposal, Proposals, SourceSheet } from "messages";
 import { button, el } from "../../shared/build";
 import { all, byId } from "../../shared/dom";
 import { call } from "../../shared/http";
-import type { Crop } from "../gaps/crop";
+import type { Crop } from "../view/crop";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";

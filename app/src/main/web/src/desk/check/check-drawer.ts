@@ -2,15 +2,15 @@ import type { FindingMessage as Finding } from "messages";
 import { button, el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
-import type { Crop } from "../gaps/crop";
-import { placeRow } from "../gaps/place-row";
+import type { Crop } from "../view/crop";
+import { placeRow } from "../view/place-row";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { NO_FILL } from "../model/state";
 import { countedPlaces, placeOfStroke } from "../model/places";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
 
 const SETTLE_MS = 500;

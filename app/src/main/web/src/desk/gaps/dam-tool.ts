@@ -2,12 +2,12 @@ import { byId } from "../../shared/dom";
 import { call, Refusal } from "../../shared/http";
 import type { Hand } from "../hand/hand";
 import type { Opening } from "../model/openings";
-import type { NewCells } from "../model/new-cells";
+import type { NewCells } from "../hand/new-cells";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import type { Overlay } from "./overlay";
+import type { Overlay } from "../view/overlay";
 
 const CLICK_PX = 6;
 const NEAR_PX = 18;
@@ -37,8 +37,12 @@ export class DamTool {
     private readonly view: SheetView,
     private readonly overlay: Overlay,
   ) {
-    hand.damming.listen(() => this.expectLines());
-    hand.damming.listen(() => this.loose.length > 0 && this.showLoose([]));
+    hand.whenHeld("dam", () => {
+      this.expectLines();
+      if (this.loose.length > 0) {
+        this.showLoose([]);
+      }
+    });
     byId("dam-extend").addEventListener("click", () => void this.extend());
     byId("dam-leave").addEventListener("click", () => this.showLoose([]));
     newCells.becameOthers.listen(() => this.expectLines());
@@ -46,7 +50,7 @@ export class DamTool {
 
   /** So that the first line does not wait until the server has unpacked the sheet. */
   private expectLines(): void {
-    if (this.hand.damming.get()) {
+    if (this.hand.has("dam")) {
       void call(`${this.path}/dams/expected`, {}).catch(() => {});
     }
   }

@@ -1,16 +1,16 @@
 import { EvenLines } from "rules";
 import { byId } from "../../shared/dom";
-import type { Divided, EvenHandles } from "../blockin/even-handles";
+import type { Divided, EvenHandles } from "../view/even-handles";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
-import type { NewCells } from "../model/new-cells";
+import type { NewCells } from "../hand/new-cells";
 import { cellsAmong } from "../model/places";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import { pointsOf } from "../view/way";
-import type { Overlay } from "./overlay";
+import { pointsOf } from "../geometry/way";
+import type { Overlay } from "../view/overlay";
 
 const BESIDE = -1;
 /** How far apart the points of lines are that are shown while they are sought, on the screen. */
@@ -32,7 +32,6 @@ export class Evenly implements Divided {
     private readonly overlay: Overlay,
     private readonly handles: EvenHandles,
   ) {
-    byId("gather-evenly").addEventListener("click", () => this.open());
     byId("evenly-leave").addEventListener("click", () => this.close());
     this.panel.addEventListener("input", () => handles.renew());
     this.panel.addEventListener("submit", (event) => {
@@ -48,7 +47,7 @@ export class Evenly implements Divided {
     });
   }
 
-  private open(): void {
+  open(): void {
     this.panel.hidden = false;
     const [left, top, right, bottom] = this.box;
     this.own = { x: (left + right) / 2, y: (top + bottom) / 2 };

@@ -8,11 +8,11 @@ import type { Regions } from "../model/regions";
 import type { DamState } from "../model/state";
 import { NO_FILL } from "../model/state";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import type { Crop } from "./crop";
-import type { Overlay } from "./overlay";
-import { placeRow } from "./place-row";
+import type { Crop } from "../view/crop";
+import type { Overlay } from "../view/overlay";
+import { placeRow } from "../view/place-row";
 
 /** All openings between the same two pieces: one gap, or several of one outline, dammed or left open together. */
 type Gap = Omit<GapShown, "openings"> & { readonly openings: Opening[] };

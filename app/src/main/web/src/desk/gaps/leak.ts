@@ -2,9 +2,9 @@ import type { SpillShown } from "rules";
 import { byId } from "../../shared/dom";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import type { Overlay } from "./overlay";
+import type { Overlay } from "../view/overlay";
 
 /** Says before a fill runs out where it would run, and offers to dam the way. */
 export class Leak {

@@ -5,12 +5,12 @@ import type { Regions, RegionShape } from "../model/regions";
 import { cellsAmong, countedPlaces } from "../model/places";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import type { Overlay } from "../gaps/overlay";
-import type { Drawing } from "./pointer";
+import type { Overlay } from "../view/overlay";
+import type { Command } from "./commands";
+import type { Drawing, Tool } from "./tools";
 import type { Hand } from "./hand";
-import type { Ramp } from "./ramp";
 
 /** Gathers regions, by click, sweep, fill or figure, and then does one thing to all of them as one change. */
 export class Gathering implements Drawing {
@@ -33,22 +33,13 @@ export class Gathering implements Drawing {
     private readonly view: SheetView,
     private readonly overlay: Overlay,
   ) {
+    regions.onRenumbered((numberNow) => (this.places = new Set(this.gathered.map(numberNow))));
     regions.changed.listen(() =>
       this.set(new Set([...this.places].filter((place) => place < fills.cellCount))),
     );
-    const acts: Record<string, () => void> = {
-      fill: () => this.lay(hand.present.get()),
-      empty: () => this.layOnEmpty(hand.present.get()),
-      inside: () => this.inside(),
-      holes: () => this.leaveOutHoles(),
-      clear: () => this.lay(NO_FILL),
-      invert: () => this.invert(),
-      alike: () => this.alike(),
-      letgo: () => this.set(new Set()),
-    };
-    for (const [act, run] of Object.entries(acts)) {
-      byId(`gather-${act}`).addEventListener("click", run);
-    }
+    byId("gather-fill").addEventListener("click", () => this.lay(hand.present.get()));
+    byId("gather-holes").addEventListener("click", () => this.leaveOutHoles());
+    byId("gather-letgo").addEventListener("click", () => this.letGo());
     hand.present.subscribe((fill) => (byId("gather-fill").textContent = `Fill with ${fills.nameOf(fill)}`));
     this.show();
   }
@@ -200,22 +191,72 @@ export class Gathering implements Drawing {
     return this.regionsOf(this.gathered).map((region) => this.regions.shape(region));
   }
 
-  /** Steps a colour over the gathered regions when that is asked for. */
-  rampWith(ramp: Ramp): void {
-    const ask = byId<HTMLButtonElement>("gather-ramp");
-    ask.addEventListener("click", () => {
-      const parts = this.inOrder.map((region) => ({
-        cells: region.cells,
-        x: region.deepestX,
-        y: region.deepestY,
-        width: region.width,
-      }));
-      ramp.open(parts, () => this.letGo());
+  commands(): Command[] {
+    const inMenu = (name: string, label: string, run: () => void, part = 1): Command => ({
+      name: `gather-${name}`,
+      chapter: "Gather",
+      entry: { menu: "gathered", label: () => label, part },
+      run,
     });
-    this.count.subscribe((count) => {
-      ask.disabled = count < 2;
-      ask.textContent = ask.disabled ? "Ramp: gather two regions or more" : `Ramp over ${count} regions`;
-    });
+    return [
+      inMenu("empty", "Fill only those without a fill", () => this.layOnEmpty(this.hand.present.get())),
+      inMenu("clear", "Clear", () => this.lay(NO_FILL)),
+      inMenu(
+        "alike",
+        "Add what is about as large",
+        () => this.gather(this.regions.alike(this.gathered), true),
+        2,
+      ),
+      inMenu("inside", "Add all that lies inside these", () => this.inside(), 2),
+      inMenu("invert", "Gather all others instead", () => this.invert(), 2),
+      {
+        name: "ground",
+        keys: ["R"],
+        chapter: "Gather",
+        tells: "gather what is empty inside the figure pointed at",
+        strip: {
+          label: "Ground",
+          help: "Gathers all that has no fill inside the figure pointed at, or inside every figure.",
+          icon: '<path d="M5 20c0-7 2-15 7-15s7 8 7 15Z" class="solid" />',
+          place: 3,
+        },
+        run: () => this.ground(),
+      },
+      {
+        name: "gather-here",
+        keys: ["Shift Enter"],
+        isOnSheet: true,
+        chapter: "Gather",
+        gesture: "Ctrl and click",
+        tells: "gather a region, whatever the tool",
+        run: () => this.toggleHere(),
+      },
+      {
+        name: "gather-by-enter",
+        keys: ["Enter"],
+        isOnSheet: true,
+        isMeant: () => this.hand.has("gather"),
+        chapter: "Gather",
+        run: () => this.toggleHere(),
+      },
+    ];
+  }
+
+  get tool(): Tool {
+    return {
+      name: "gather",
+      keys: ["F"],
+      chapter: "Tools",
+      tells: "gather by click, sweep or Enter, then fill all at once; Shift draws around",
+      hint: "Click regions or sweep over them to gather them; then fill them all at once.",
+      strip: {
+        label: "Gather",
+        help: "Gathers regions by click and sweep, to fill, clear or widen them as one.",
+        icon: '<circle cx="8" cy="9" r="3.500" /><circle cx="16.500" cy="8" r="2.500" /><circle cx="14" cy="16.500" r="4" />',
+        place: 2,
+      },
+      drawing: this,
+    };
   }
 
   /** Shows the gathered regions without their stripes, or with them again: stripes are in the way of judging a colour. */
@@ -257,11 +298,6 @@ export class Gathering implements Drawing {
 
   private invert(): void {
     this.set(new Set(this.allCells().filter((cell) => !this.places.has(cell))));
-  }
-
-  /** Adds regions about as large and as long as one of those gathered, that wear the same. */
-  private alike(): void {
-    this.gather(this.regions.alike(this.gathered), true);
   }
 
   private set(places: Set<number>): void {

@@ -5,7 +5,7 @@ import type { Direction, Regions } from "../model/regions";
 import { cellsAmong, countedPlaces, strokesAmong } from "../model/places";
 import { NO_FILL, type Fill, type MadeChange } from "../model/state";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
 
 /** What the hand holds and points at, and what it does to the sheet; pointer and keys both act through it. */
@@ -21,22 +21,12 @@ export class Hand {
 
   /** What was laid last, and where. */
   readonly laid = atom<{ fill: Fill; cells: number[] } | undefined>(undefined);
-  /** The next click takes the fill of a region instead of laying one. */
-  readonly sampling = atom(false);
-  /** Presses draw dams instead of filling. */
-  readonly damming = atom(false);
-  /** Presses colour ink instead of filling regions. */
-  readonly lining = atom(false);
-  /** Presses draw shadows instead of filling regions. */
-  readonly shading = atom(false);
-  /** Presses draw and edit shapes instead of filling regions. */
-  readonly shaping = atom(false);
-  /** Presses sample colours instead of filling regions. */
-  readonly picking = atom(false);
+  /** The name of the tool that presses mean. */
+  readonly tool = atom("fill");
+  /** Where the pointer is on the canvas, while nothing is pressed; undefined beside it. */
+  readonly pointer = atom<Point | undefined>(undefined);
   /** The stroke pointed at, as a place, while ink is coloured. */
   readonly stroke = atom<number | undefined>(undefined);
-  /** Presses gather regions instead of filling them. */
-  readonly gathering = atom(false);
   /** The fill laid last, and the one copied; undefined until there is one. */
   private laidLast: Fill | undefined;
   private copied: Fill | undefined;
@@ -44,6 +34,7 @@ export class Hand {
   /** While a sweep touches only what wears this. */
   private sweptOnly: Fill | undefined;
   private pinned = false;
+  private objection: (cell: number) => boolean = () => false;
 
   constructor(
     private readonly regions: Regions,
@@ -51,9 +42,9 @@ export class Hand {
     private readonly work: Work,
     private readonly view: SheetView,
   ) {
-    const outline = () => view.point(this.lining.get() ? [] : this.cellsHere());
+    const outline = () => view.point(this.has("line") ? [] : this.cellsHere());
     this.cell.listen(outline);
-    this.lining.listen(outline);
+    this.tool.listen(outline);
     regions.changed.listen(outline);
   }
 
@@ -65,14 +56,32 @@ export class Hand {
     }
   }
 
-  takeTool(tool: "fill" | "sample" | "dam" | "gather" | "line" | "shadow" | "shape" | "colour"): void {
-    this.lining.set(tool === "line");
-    this.shading.set(tool === "shadow");
-    this.shaping.set(tool === "shape");
-    this.picking.set(tool === "colour");
-    this.gathering.set(tool === "gather");
-    this.sampling.set(tool === "sample");
-    this.damming.set(tool === "dam");
+  takeTool(name: string): void {
+    this.tool.set(name);
+  }
+
+  has(tool: string): boolean {
+    return this.tool.get() === tool;
+  }
+
+  /** @param turned told when a tool is taken, and when it is put away */
+  whenHeld(tool: string, turned: (isHeld: boolean) => void): void {
+    let was = this.has(tool);
+    this.tool.listen(() => {
+      if (this.has(tool) !== was) {
+        was = !was;
+        turned(was);
+      }
+    });
+  }
+
+  /** @param objects whether filling a cell is held back; it says so itself */
+  holdBackWhere(objects: (cell: number) => boolean): void {
+    this.objection = objects;
+  }
+
+  holdsBack(cell: number): boolean {
+    return this.objection(cell);
   }
 
   /** Takes the swatch in the hand in a stronger or a paler tone. */
@@ -163,7 +172,9 @@ export class Hand {
 
   /** Takes the fill of the cell pointed at as the present one. */
   sample(): void {
-    this.sampling.set(false);
+    if (this.has("sample")) {
+      this.takeTool("fill");
+    }
     const fill = this.fillHereNow();
     if (fill !== undefined) {
       this.hold(fill);
@@ -196,7 +207,7 @@ export class Hand {
   /** Takes the fill pointed at; with nothing pointed at, the next click does. */
   sampleOrWait(): void {
     if (this.cell.get() === undefined) {
-      this.sampling.set(!this.sampling.get());
+      this.takeTool(this.has("sample") ? "fill" : "sample");
     } else {
       this.sample();
     }
@@ -230,7 +241,7 @@ export class Hand {
     const stroke = this.stroke.get();
     if (stroke !== undefined && fill !== undefined) {
       this.layOnInk(fill, [stroke]);
-    } else if (this.lining.get()) {
+    } else if (this.has("line")) {
       this.said.set("No ink is pointed at");
     } else if (cell !== undefined && fill !== undefined) {
       this.layOn(cell, fill);
@@ -286,9 +297,10 @@ export class Hand {
 
   /** Fills the cell pointed at, or takes its fill while sampling. */
   fillHere(): void {
-    if (this.sampling.get()) {
+    const cell = this.cell.get();
+    if (this.has("sample")) {
       this.sample();
-    } else {
+    } else if (cell === undefined || !this.holdsBack(cell)) {
       this.layHere(this.present.get());
     }
   }

@@ -1,42 +1,19 @@
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { Hand } from "./hand";
+import type { Drawing, Tools } from "./tools";
 
 const WHEEL_STEP = 0.0015;
 const HOLD_MS = 550;
 /** A finger at rest trembles. */
 const HOLD_SLACK_PX = 9;
 
-export interface PointerTargets {
-  /** Whether space is held, so that a drag moves the sheet. */
-  spaceHeld(): boolean;
-  /** What a second button opens, at a place on the canvas. */
-  openMenu(at: Point): void;
-  /** A pen or a finger was held still at a place on the canvas. */
+/** What a pen or a finger that is held still at a place of the canvas does. */
+export interface Holding {
   held(at: Point): void;
-  /** And moves on from there. */
-  heldMoves(event: PointerEvent): void;
-  /** And is lifted. */
-  heldEnds(event: PointerEvent): void;
-  /** Only looking is possible: a drag moves the sheet. */
-  lookOnly(): boolean;
-  /** Whether a fill is held back because it would run out. */
-  holdsBack(cell: number): boolean;
-  /** What draws instead of filling, while it is the tool in the hand. */
-  drawing(): Drawing | undefined;
-  /** What a press with Ctrl does, whatever the tool: gathering. */
-  gathering(): Drawing;
-  /** One step up or down for the region pointed at. */
-  step(by: 1 | -1): void;
-  pointedAt(at: Point | undefined): void;
-}
-
-/** A tool that is pressed, moved and let go. */
-export interface Drawing {
-  begin(screen: Point, lifting: boolean, brushing: boolean): void;
-  move(screen: Point): void;
-  end(screen: Point): void;
-  cancel(): void;
+  /** It moves on from there. */
+  moves(event: PointerEvent): void;
+  ends(event: PointerEvent): void;
 }
 
 /** Mouse, pen and touch on the sheet: press fills and sweeps, space or the middle button pans, two fingers pan and zoom. */
@@ -47,12 +24,18 @@ export class PointerInput {
   private holdTimer: number | undefined;
   private isHeld = false;
   private heldAt: Point = { x: 0, y: 0 };
+  /** What a pen or a finger held still does. */
+  holding: Holding | undefined;
+  /** Opens what a second button opens, at a place of the canvas. */
+  openMenu: (at: Point) => void = () => {};
 
   constructor(
     private readonly canvas: HTMLCanvasElement,
     private readonly hand: Hand,
     private readonly view: SheetView,
-    private readonly targets: PointerTargets,
+    private readonly tools: Tools,
+    private readonly isSpaceHeld: () => boolean,
+    private readonly isLookOnly: () => boolean,
   ) {
     canvas.addEventListener("pointerdown", (event) => this.onDown(event));
     canvas.addEventListener("pointermove", (event) => this.onMove(event));
@@ -61,7 +44,7 @@ export class PointerInput {
     canvas.addEventListener("contextmenu", (event) => this.onSecondButton(event));
     canvas.addEventListener("pointerleave", () => {
       hand.pointAt(undefined);
-      targets.pointedAt(undefined);
+      hand.pointer.set(undefined);
     });
     canvas.addEventListener("wheel", (event) => this.onWheel(event), { passive: false });
   }
@@ -81,7 +64,7 @@ export class PointerInput {
       this.cancelDrawing();
       clearTimeout(this.holdTimer);
       this.panning = true;
-    } else if (event.button === 1 || this.targets.spaceHeld() || this.targets.lookOnly()) {
+    } else if (event.button === 1 || this.isSpaceHeld() || this.isLookOnly()) {
       this.panning = true;
     } else if (event.button === 0) {
       this.press(event, at);
@@ -93,18 +76,18 @@ export class PointerInput {
 
   private press(event: PointerEvent, at: Point): void {
     this.hand.pointAt(at);
-    const drawing = event.ctrlKey || event.metaKey ? this.targets.gathering() : this.targets.drawing();
+    const drawing = event.ctrlKey || event.metaKey ? this.tools.gathering : this.tools.drawing;
     if (drawing) {
       this.underWay = drawing;
       drawing.begin(at, event.altKey, event.shiftKey);
       return;
     }
-    if (this.hand.sampling.get() || event.altKey) {
+    if (this.hand.has("sample") || event.altKey) {
       this.hand.sample();
       return;
     }
     const cell = this.hand.cell.get();
-    if (cell !== undefined && this.targets.holdsBack(cell)) {
+    if (cell !== undefined && this.hand.holdsBack(cell)) {
       return;
     }
     this.hand.beginSweep(at, event.shiftKey);
@@ -117,15 +100,15 @@ export class PointerInput {
   private onHold(): void {
     this.hand.cancelSweep();
     this.isHeld = true;
-    this.targets.held(this.heldAt);
+    this.holding?.held(this.heldAt);
   }
 
   private onSecondButton(event: MouseEvent): void {
     event.preventDefault();
-    if (!this.targets.lookOnly()) {
+    if (!this.isLookOnly()) {
       const at = this.at(event);
       this.hand.pointAt(at);
-      this.targets.openMenu(at);
+      this.openMenu(at);
     }
   }
 
@@ -135,7 +118,7 @@ export class PointerInput {
       clearTimeout(this.holdTimer);
     }
     if (this.isHeld) {
-      this.targets.heldMoves(event);
+      this.holding?.moves(event);
       return;
     }
     const before = this.down.get(event.pointerId);
@@ -154,7 +137,7 @@ export class PointerInput {
     }
     if (!this.panning) {
       this.hand.pointAt(at);
-      this.targets.pointedAt(before ? undefined : at);
+      this.hand.pointer.set(before ? undefined : at);
     }
   }
 
@@ -174,7 +157,7 @@ export class PointerInput {
     this.down.delete(event.pointerId);
     if (this.isHeld) {
       this.isHeld = false;
-      this.targets.heldEnds(event);
+      this.holding?.ends(event);
     }
     if (this.hand.sweeping) {
       this.hand.endSweep();
@@ -204,7 +187,7 @@ export class PointerInput {
     event.preventDefault();
     const lines = event.deltaMode === WheelEvent.DOM_DELTA_LINE ? 16 : 1;
     if (event.altKey) {
-      this.targets.step(event.deltaY < 0 ? 1 : -1);
+      this.hand.step(event.deltaY < 0 ? 1 : -1);
     } else if (event.shiftKey) {
       this.view.panBy(-(event.deltaX + event.deltaY) * lines, 0);
     } else {

@@ -1,8 +1,8 @@
 import { el } from "../../shared/build";
 import { byId } from "../../shared/dom";
-import type { Overlay } from "../gaps/overlay";
+import type { Overlay } from "../view/overlay";
 import type { Span } from "../model/made";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
 
 /** The parts of a span that one can take hold of. */

@@ -2,17 +2,17 @@ import type { MadeOfCells, PatternMessage } from "messages";
 import { FillTexts } from "rules";
 import { all, byId } from "../../shared/dom";
 import { call } from "../../shared/http";
-import type { Overlay } from "../gaps/overlay";
+import type { Overlay } from "../view/overlay";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
-import type { Drawing } from "../hand/pointer";
+import type { Drawing } from "../hand/tools";
 import type { Fills } from "../model/fills";
 import { madeOf, textOf, type Made, type Span } from "../model/made";
 import type { Regions } from "../model/regions";
 import { cellsAmong } from "../model/places";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { MotifPictures } from "../view/motif-pictures";
 import type { SheetView } from "../view/sheet-view";
 import { Handles } from "./handles";
@@ -92,8 +92,6 @@ export class Kinds implements Drawing {
       ),
     );
     byId("kinds-stretch").addEventListener("click", () => this.stretch());
-    byId("gather-kind").addEventListener("click", () => this.open(gathering.gathered));
-    byId("gather-pattern").addEventListener("click", () => void this.makePattern());
     byId("kinds-close").addEventListener("click", () => this.close());
     this.panel.addEventListener("submit", (event) => {
       event.preventDefault();
@@ -182,7 +180,7 @@ export class Kinds implements Drawing {
   cancel(): void {}
 
   /** Makes a pattern of what is gathered: the next one that is begun. */
-  private async makePattern(): Promise<void> {
+  async makePattern(): Promise<void> {
     const message: PatternMessage = {
       title: `Made on ${document.title.split(" · ")[0]!}`.slice(0, 60),
       cells: cellsAmong(this.gathering.gathered),

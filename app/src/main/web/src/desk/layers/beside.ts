@@ -4,7 +4,7 @@ import { oncePerFrame } from "../../shared/frames";
 import { onLayer } from "../../shared/http";
 import type { CellPlane } from "../model/planes";
 import type { SheetView } from "../view/sheet-view";
-import type { Stack } from "./stack";
+import type { Stack } from "../model/stack";
 
 /** How the layers are shown that nobody works on. */
 export type Others = "whole" | "faint" | "none";

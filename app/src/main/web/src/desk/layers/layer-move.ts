@@ -1,7 +1,7 @@
 import { atom } from "nanostores";
 import { byId } from "../../shared/dom";
-import type { Drawing } from "../hand/pointer";
-import type { Point } from "../view/camera";
+import type { Drawing } from "../hand/tools";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { Beside } from "./beside";
 

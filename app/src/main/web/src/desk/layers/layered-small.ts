@@ -1,6 +1,6 @@
 import type { Work } from "../model/work";
 import type { SmallPicture } from "../view/small-picture";
-import type { Stack } from "./stack";
+import type { Stack } from "../model/stack";
 
 const SETTLE_MS = 400;
 

@@ -5,12 +5,12 @@ import { call, callHeaders, onLayer, PAGE, Refusal } from "../../shared/http";
 import type { Gathering } from "../hand/gathering";
 import { cellsAmong } from "../model/places";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { Drawer } from "../view/column";
 import type { SheetView } from "../view/sheet-view";
 import { Beside, type Others } from "./beside";
 import { LayerMove } from "./layer-move";
-import type { Stack } from "./stack";
+import type { Stack } from "../model/stack";
 
 /** The layers of the sheet: the list is the server's; what is done in it is told to the desk. */
 export class LayersPanel implements Drawer {
@@ -29,7 +29,6 @@ export class LayersPanel implements Drawer {
     private readonly gathering: Gathering,
   ) {
     this.move = new LayerMove(view, beside, (x, y) => this.moveBy(x, y));
-    byId("gather-layer").addEventListener("click", () => void this.splitOff());
     all<HTMLButtonElement>("[data-others]", this.panel).forEach((each) =>
       each.addEventListener("click", () => beside.others.set(each.dataset["others"] as Others)),
     );
@@ -144,7 +143,7 @@ export class LayersPanel implements Drawer {
     await this.renew();
   }
 
-  private async splitOff(): Promise<void> {
+  async splitOff(): Promise<void> {
     const cells = cellsAmong(this.gathering.gathered);
     const body: SplitMessage = { name: `Layer ${this.stack.layers.get().length + 1}`, cells };
     this.work.notice.set("Splitting off. The ink of both layers is looked at anew.");

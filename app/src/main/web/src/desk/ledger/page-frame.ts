@@ -1,10 +1,10 @@
 import type { FrameMessage as Frame } from "messages";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
-import type { Overlay } from "../gaps/overlay";
-import type { Drawing } from "../hand/pointer";
+import type { Overlay } from "../view/overlay";
+import type { Drawing } from "../hand/tools";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
 
 /** Which part of the sheet is the page; drawn on it by pulling a rectangle. */

@@ -1,7 +1,7 @@
 import type { Gathering } from "../hand/gathering";
-import type { Drawing } from "../hand/pointer";
-import type { Point } from "../view/camera";
-import type { InkStrokes } from "./ink-strokes";
+import type { Drawing } from "../hand/tools";
+import type { Point } from "../geometry/camera";
+import type { InkStrokes } from "../view/ink-strokes";
 import type { LineTool } from "./line-tool";
 
 /** Gathers strokes while the line tool is in the hand: a press on a gathered one drops it, and a sweep from there all that it passes; else they are taken. */

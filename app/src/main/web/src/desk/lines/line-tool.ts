@@ -1,12 +1,12 @@
-import type { Drawing } from "../hand/pointer";
+import type { Drawing } from "../hand/tools";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { strokeOf } from "../model/places";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import type { InkStrokes } from "./ink-strokes";
+import type { InkStrokes } from "../view/ink-strokes";
 
 /** Ink this near to the pointer is meant, in CSS pixels. */
 const NEAR_PX = 9;
@@ -29,7 +29,7 @@ export class LineTool implements Drawing {
   ) {
     hand.stroke.listen((place) => view.pointStrokes(place === undefined ? [] : [strokeOf(place)]));
     strokes.changed.listen(() => this.pointAt(this.pointer));
-    hand.lining.listen((lining) => {
+    hand.whenHeld("line", (lining) => {
       if (lining) {
         void strokes.need();
       } else {
@@ -46,7 +46,7 @@ export class LineTool implements Drawing {
 
   pointAt(screen: Point | undefined): void {
     this.pointer = screen;
-    if (this.hand.lining.get() || screen === undefined) {
+    if (this.hand.has("line") || screen === undefined) {
       const place = screen && this.at(screen);
       this.hand.pointAtStroke(place);
     }

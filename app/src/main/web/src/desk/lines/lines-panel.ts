@@ -21,7 +21,7 @@ import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { Mixing } from "../shore/mixing";
 import type { SheetView } from "../view/sheet-view";
-import type { InkStrokes } from "./ink-strokes";
+import type { InkStrokes } from "../view/ink-strokes";
 
 /** The colour that some strokes are to get: that of a swatch beside them, made darker. */
 interface Darker {
@@ -57,7 +57,7 @@ export class LinesPanel {
     private readonly mixing: Mixing,
     meeting: MeetingMessage["meeting"],
   ) {
-    hand.lining.listen((lining) => {
+    hand.whenHeld("line", (lining) => {
       this.panel.hidden = !lining;
       void this.showWidth();
       this.look(false);

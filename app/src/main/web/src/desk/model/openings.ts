@@ -1,5 +1,5 @@
 import type { Layer } from "rules";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 
 /** A place where two cells meet with no ink between. */
 export interface Opening {

@@ -7,8 +7,8 @@ import {
   type RegionShape as Shape,
   type SpillShown,
 } from "rules";
-import type { Point } from "../view/camera";
-import { wayOf } from "../view/way";
+import type { Point } from "../geometry/camera";
+import { wayOf } from "../geometry/way";
 import type { Fills } from "./fills";
 import type { CellMap } from "./planes";
 import { openingsOf, type Opening } from "./openings";
@@ -38,6 +38,7 @@ export class Regions {
   /** Counts up whenever regions have changed. */
   readonly changed = atom(0);
 
+  private readonly renumbered: ((numberNow: (cell: number) => number) => void)[] = [];
   private rules: SheetRegions;
   private previewedReach: number | undefined;
   private regionOfCell: Int32Array = new Int32Array();
@@ -87,7 +88,24 @@ export class Regions {
     return Array.from(openings, (index) => this.openings[index]!);
   }
 
-  /** Goes on with other cells of the same ink. */
+  /** @param told how a cell of before is numbered now, before regions change */
+  onRenumbered(told: (numberNow: (cell: number) => number) => void): void {
+    this.renumbered.push(told);
+  }
+
+  /** Goes on with cells that are numbered otherwise: each is then that which lies where it was deepest. */
+  renumber(map: CellMap, layer: LayerState): void {
+    const before = this.map.layer;
+    const { width, numbers } = map.plane;
+    const numberNow = (cell: number) => {
+      const { deepestX, deepestY } = before.cell(cell);
+      return numbers[deepestY * width + deepestX]!;
+    };
+    this.renumbered.forEach((told) => told(numberNow));
+    this.become(map, layer);
+  }
+
+  /** Goes on with other cells of the same ink, of which those that stay keep their numbers. */
   become(map: CellMap, layer: LayerState): void {
     this.map = map;
     this.openings = openingsOf(map.layer);

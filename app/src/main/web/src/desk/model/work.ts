@@ -54,6 +54,11 @@ export class Work {
     this.outbox = new Outbox(`${sheetPath}/changes`, owner, sheet, (answer) => this.onAnswer(answer));
   }
 
+  /** Something has changed that concerns another layer. */
+  tellElsewhere(): void {
+    this.changedElsewhere.set(this.changedElsewhere.get() + 1);
+  }
+
   /** Takes over what the server knows, then paints again what it does not know yet. */
   start(state: DeskState): void {
     this.load(state);
@@ -273,7 +278,7 @@ export class Work {
     if (answer.layer !== null && answer.layer !== this.fills.layer) {
       // Cut anew meanwhile, or of another layer, and perhaps of this one too.
       void this.resync();
-      this.changedElsewhere.set(this.changedElsewhere.get() + 1);
+      this.tellElsewhere();
     } else if (answer.outcome === "refused") {
       this.notice.set(answer.reason ?? "The change was not taken.");
       void this.resync();

@@ -1,9 +1,9 @@
 import { Shapes } from "rules";
 import { el } from "../../shared/build";
 import { byId } from "../../shared/dom";
-import type { Overlay } from "../gaps/overlay";
-import type { Point } from "../view/camera";
-import { pointsOf } from "../view/way";
+import type { Overlay } from "../view/overlay";
+import type { Point } from "../geometry/camera";
+import { pointsOf } from "../geometry/way";
 import type { SheetView } from "../view/sheet-view";
 
 const FAR_PX = 10;

@@ -1,10 +1,10 @@
 import { Shapes } from "rules";
-import type { Overlay } from "../gaps/overlay";
-import type { Drawing } from "../hand/pointer";
+import type { Overlay } from "../view/overlay";
+import type { Drawing } from "../hand/tools";
 import type { Hand } from "../hand/hand";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import { pointsOf, wayOf } from "../view/way";
+import { distance, pointsOf, wayOf } from "../geometry/way";
 
 /** A press that moves less than this is a click, in CSS pixels. */
 const CLICK_PX = 5;
@@ -173,16 +173,4 @@ export class ShadowTool implements Drawing {
     const from = this.from;
     return from !== undefined && Math.hypot(screen.x - from.x, screen.y - from.y) > CLICK_PX;
   }
-}
-
-/** From a place to the nearest side of a polygon. */
-export function distance({ x, y }: Point, polygon: readonly Point[]): number {
-  const away = polygon.map((a, i) => {
-    const b = polygon[(i + 1) % polygon.length]!;
-    const [dx, dy] = [b.x - a.x, b.y - a.y];
-    const along = ((x - a.x) * dx + (y - a.y) * dy) / Math.max(1e-9, dx * dx + dy * dy);
-    const share = Math.min(1, Math.max(0, along));
-    return Math.hypot(a.x + share * dx - x, a.y + share * dy - y);
-  });
-  return Math.min(...away);
 }

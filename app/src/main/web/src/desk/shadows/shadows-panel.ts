@@ -1,7 +1,7 @@
 import { Shapes } from "rules";
 import { el, whilePointedAt } from "../../shared/build";
 import { all, byId } from "../../shared/dom";
-import type { Overlay } from "../gaps/overlay";
+import type { Overlay } from "../view/overlay";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
 import type { Groups } from "../ledger/groups";
@@ -11,9 +11,9 @@ import type { Regions } from "../model/regions";
 import { isRim, isSurface, kindOf, type Shadow, type Shadows } from "../model/shadows";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import { pointsOf } from "../view/way";
+import { pointsOf } from "../geometry/way";
 import { Knots } from "./knots";
 import type { ShadowCalls } from "./shadow-calls";
 import { ShadowList } from "./shadow-list";
@@ -66,7 +66,7 @@ export class ShadowsPanel implements ShadowTargets {
       (shape) => this.tried(shape),
       (shape) => this.changed(shape),
     );
-    hand.shading.listen((shading) => {
+    hand.whenHeld("shadow", (shading) => {
       this.panel.hidden = !shading;
       this.open(undefined);
     });

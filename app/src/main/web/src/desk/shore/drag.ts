@@ -1,6 +1,6 @@
 import type { Hand } from "../hand/hand";
 import { NO_FILL, type Fill } from "../model/state";
-import type { Carried } from "../view/carried";
+import type { Carried } from "./carried";
 
 const DRAG_PX = 7;
 

@@ -39,7 +39,6 @@ export class Mixing {
     this.calls = new PaletteCalls(path.split("/")[2]!);
     this.mixer = new Mixer(this.calls);
     byId("desk").append(this.mixer.element);
-    byId("mix").addEventListener("click", () => void this.open());
     byId("cards").addEventListener("dblclick", () => void this.open());
     live.onPalette(() => void Promise.all([this.renew(), work.renewLine()]));
   }

@@ -10,17 +10,18 @@ export interface Drawer {
 
 /** The side column: one drawer is open at a time, or none; which one is kept. */
 export class Column {
-  constructor(private readonly drawers: Readonly<Record<string, Drawer>>) {
-    for (const name of Object.keys(drawers)) {
-      byId(`${name}-button`).addEventListener("click", () => this.toggle(name));
-    }
-    const kept = localStorage.getItem(KEPT) ?? "gaps";
-    Object.entries(drawers).forEach(([name, drawer]) => drawer.show(name === kept));
+  private readonly drawers = new Map<string, Drawer>();
+  private readonly kept = localStorage.getItem(KEPT) ?? "gaps";
+
+  add(name: string, drawer: Drawer): void {
+    this.drawers.set(name, drawer);
+    byId(`${name}-button`).addEventListener("click", () => this.toggle(name));
+    drawer.show(name === this.kept);
   }
 
   toggle(name: string): void {
-    const open = this.drawers[name]!.isOpen ? "" : name;
-    Object.entries(this.drawers).forEach(([each, drawer]) => drawer.show(each === open));
+    const open = this.drawers.get(name)!.isOpen ? "" : name;
+    this.drawers.forEach((drawer, each) => drawer.show(each === open));
     localStorage.setItem(KEPT, open);
   }
 }

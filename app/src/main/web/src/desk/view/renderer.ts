@@ -1,7 +1,7 @@
 import { SheetStrokes } from "rules";
 import type { CellPlane, InkPlane, StrokePlane } from "../model/planes";
 import type { Look, Rgba } from "../model/looks";
-import type { Camera } from "./camera";
+import type { Camera } from "../geometry/camera";
 import type { Pass } from "./pass";
 import type { Passes } from "./passes";
 import { CellTable } from "./cell-table";

@@ -3,7 +3,7 @@ import { packed, unpacked, type Rgba } from "../model/looks";
 import { cellsAmong, isShadow, isStroke, shadowOf, strokeOf, strokesAmong } from "../model/places";
 import type { CellMap, InkPlane, StrokePlane } from "../model/planes";
 import type { Shadow } from "../model/shadows";
-import { Camera, type Point } from "./camera";
+import { Camera, type Point } from "../geometry/camera";
 import type { MotifPictures } from "./motif-pictures";
 import type { Passes } from "./passes";
 import type { Box } from "./tiles";

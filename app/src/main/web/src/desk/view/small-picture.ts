@@ -1,9 +1,9 @@
 import { atom } from "nanostores";
 import { oncePerFrame } from "../../shared/frames";
-import type { InkStrokes } from "../lines/ink-strokes";
+import type { InkStrokes } from "./ink-strokes";
 import type { Fills } from "../model/fills";
-import type { Groups } from "../ledger/groups";
-import type { Stack } from "../layers/stack";
+import type { SheetGroups } from "rules";
+import type { Stack } from "../model/stack";
 import { packed, putInked, unpacked, type Rgba } from "../model/looks";
 import type { CellMap, CellPlane, InkPlane } from "../model/planes";
 import type { Shadows } from "../model/shadows";
@@ -25,7 +25,7 @@ export class SmallPicture {
     private readonly fills: Fills,
     private readonly strokes: InkStrokes,
     private readonly shadows: Shadows,
-    private readonly groups: Groups,
+    private readonly groups: { readonly rules: SheetGroups },
     private readonly stack: Stack,
   ) {
     shadows.changed.listen(this.paintSoon);

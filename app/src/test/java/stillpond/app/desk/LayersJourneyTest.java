@@ -129,7 +129,7 @@ class LayersJourneyTest {
         desk.press("F");
         desk.click(2500, 400);
         page.locator("#gather-more").click();
-        page.locator("#gather-layer").click();
+        page.locator("#entry-gather-layer").click();
         assertThat(page.locator("#layers-button")).hasText(Pattern.compile("Layer 4, 3 of 4"));
         assertThat(rgb(desk.export("Sheet as PNG"), 2500, 400)).isEqualTo(COAT);
     }

@@ -105,7 +105,7 @@ class LinesJourneyTest {
         page.locator("#tool-fill").click();
         desk.take("Scarf");
         desk.secondClick(600, 1000);
-        page.locator("[data-act=ink]").click();
+        page.locator("#entry-ink-here").click();
         expectInk(WALL, SCARF);
         expectInk(END, COAT);
         desk.press("h");

@@ -1,4 +1,4 @@
-import type { Point } from "../view/camera";
+import type { Point } from "./camera";
 
 /** Follows a press on an element until it is let go. @param moved told where the pointer is @param ended told whether it moved at all */
 export function drag(

@@ -1,10 +1,11 @@
 import { byId } from "../../shared/dom";
-import type { Point } from "../view/camera";
-import type { SheetView } from "../view/sheet-view";
-import { drag } from "./dragged";
-import { REACH_PX } from "./shape-tool";
+import type { Point } from "../geometry/camera";
+import type { SheetView } from "./sheet-view";
+import { drag } from "../geometry/dragged";
 
 const ARM_PX = 90;
+/** The centre snaps within this. */
+const REACH_PX = 9;
 
 /** What is being divided evenly. */
 export interface Divided {

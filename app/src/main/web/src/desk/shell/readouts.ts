@@ -1,13 +1,14 @@
 import { byId } from "../../shared/dom";
 import type { Hand } from "../hand/hand";
+import type { Tools } from "../hand/tools";
 import { oncePerFrame } from "../../shared/frames";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
-import type { Stack } from "../layers/stack";
+import type { Stack } from "../model/stack";
 import { NO_FILL } from "../model/state";
 import type { Delivery, Outbox } from "../model/outbox";
 import type { Work } from "../model/work";
-import type { SheetView } from "./sheet-view";
+import type { SheetView } from "../view/sheet-view";
 
 const NOTICE_MS = 8000;
 
@@ -61,62 +62,15 @@ export function showSteps(work: Work, hand: Hand): void {
 }
 
 /** Says in one sentence what the thing pointed at or focused does. */
-export function showHelp(hand: Hand): void {
+export function showHelp(hand: Hand, tools: Tools): void {
   const hint = byId("hint");
-  const resting = () => {
-    if (hand.damming.get()) {
-      return "Click an opening, sweep over several, or draw a line. Alt lifts; Shift brushes.";
-    }
-    if (hand.lining.get()) {
-      return "Click ink or sweep over it. Alt: black again. Shift: all ink of that colour.";
-    }
-    if (hand.shading.get()) {
-      return "Draw around what is to be in shadow, or click point by point. A click on a shadow opens it.";
-    }
-    if (hand.picking.get()) {
-      return "Click or drag to sample the mean of a disc; what to do with it is chosen beside the sheet.";
-    }
-    if (hand.shaping.get()) {
-      return "Draw a shape, or click one to edit it. Alt and press: choose, move or draw around several.";
-    }
-    if (hand.gathering.get()) {
-      return "Click regions or sweep over them to gather them; then fill them all at once.";
-    }
-    return hand.sampling.get() ? "Click a region to take its fill into the hand." : "";
-  };
   const show = (event: Event) => {
     const target = event.target instanceof Element ? event.target.closest<HTMLElement>("[data-help]") : null;
-    hint.textContent = target?.dataset["help"] ?? resting();
+    hint.textContent = target?.dataset["help"] ?? tools.present.hint;
   };
   document.addEventListener("pointerover", show);
   document.addEventListener("focusin", show);
-  const showTool = () => {
-    hint.textContent = resting();
-    const [sampling, damming, gathering] = [hand.sampling.get(), hand.damming.get(), hand.gathering.get()];
-    const [lining, shading, shaping] = [hand.lining.get(), hand.shading.get(), hand.shaping.get()];
-    const isOther = sampling || damming || gathering || lining || shading || shaping || hand.picking.get();
-    byId("tool-fill").setAttribute("aria-pressed", String(!isOther));
-    byId("tool-shadow").setAttribute("aria-pressed", String(shading));
-    byId("tool-shape").setAttribute("aria-pressed", String(shaping));
-    byId("tool-line").setAttribute("aria-pressed", String(lining));
-    byId("tool-gather").setAttribute("aria-pressed", String(gathering));
-    byId("tool-sample").setAttribute("aria-pressed", String(sampling));
-    byId("tool-dam").setAttribute("aria-pressed", String(damming));
-  };
-  hand.sampling.subscribe(showTool);
-  hand.damming.subscribe(showTool);
-  hand.gathering.subscribe(showTool);
-  hand.lining.subscribe(showTool);
-  hand.shading.subscribe(showTool);
-  hand.shaping.subscribe(showTool);
-  hand.picking.subscribe(showTool);
-  byId("tool-fill").addEventListener("click", () => hand.takeTool("fill"));
-  byId("tool-sample").addEventListener("click", () => hand.takeTool("sample"));
-  byId("tool-gather").addEventListener("click", () => hand.takeTool("gather"));
-  byId("tool-dam").addEventListener("click", () => hand.takeTool("dam"));
-  byId("tool-line").addEventListener("click", () => hand.takeTool("line"));
-  byId("tool-shadow").addEventListener("click", () => hand.takeTool("shadow"));
-  byId("tool-shape").addEventListener("click", () => hand.takeTool("shape"));
+  hand.tool.listen(() => (hint.textContent = tools.present.hint));
 }
 
 export function showDelivery(work: Work): void {

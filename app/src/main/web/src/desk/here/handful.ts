@@ -4,9 +4,9 @@ import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
 import type { Fill } from "../model/state";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import type { Hand } from "./hand";
+import type { Hand } from "../hand/hand";
 
 const GAP_PX = 14;
 const EDGE_PX = 8;

@@ -10,6 +10,8 @@ export function waitUntilSharp(
   isBusy: () => boolean,
   show: () => Promise<void>,
 ): void {
+  const { dataset } = byId("desk");
+  dataset["sharp"] = String(isSharp);
   if (isSharp) {
     return;
   }
@@ -24,6 +26,7 @@ export function waitUntilSharp(
         () => false,
       ));
     byId("sharpening").hidden = shown;
+    dataset["sharp"] = String(shown);
     if (!shown) {
       setTimeout(() => void ask(), ASK_MS);
     }

@@ -5,8 +5,8 @@ import type { Fills } from "../model/fills";
 import { swatchesOf, wearing } from "../model/made";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
-import type { Mixing } from "../shore/mixing";
-import type { Gathering } from "./gathering";
+import type { Mixing } from "./mixing";
+import type { Gathering } from "../hand/gathering";
 
 const SOFT_DEGREES = 20;
 
@@ -24,7 +24,6 @@ export class Adjusting {
     private readonly gathering: Gathering,
     private readonly mixing: Mixing,
   ) {
-    byId("gather-adjust").addEventListener("click", () => this.open());
     this.inputs.forEach((input) => input.addEventListener("input", () => this.look()));
     byId("adjust-tied").addEventListener("click", () => void this.takeHere());
     byId("adjust-everywhere").addEventListener("click", () => void this.takeEverywhere());
@@ -38,7 +37,7 @@ export class Adjusting {
     before.addEventListener("keyup", (event) => event.key === " " && this.show(true));
   }
 
-  private open(): void {
+  open(): void {
     this.cells = this.gathering.gatheredPlaces.filter((place) => this.fills.of(place) !== NO_FILL);
     this.panel.hidden = false;
     this.gathering.veil(true);

@@ -1,7 +1,7 @@
 import type { Standing, WornElsewhere } from "messages";
 import { atom } from "nanostores";
 import { call } from "../../shared/http";
-import type { DeskState } from "../model/state";
+import type { DeskState } from "./state";
 
 /** The layers of the sheet, from front to back, and the one that is worked on. */
 export class Stack {

@@ -5,8 +5,8 @@ import type { Edit } from "../../mixer/palette-calls";
 import type { Fills } from "../model/fills";
 import type { Fill } from "../model/state";
 import type { Work } from "../model/work";
-import type { Mixing } from "../shore/mixing";
-import type { Hand } from "./hand";
+import type { Mixing } from "./mixing";
+import type { Hand } from "../hand/hand";
 
 /** A part that a step of a ramp is laid on. */
 export interface RampPart {

@@ -8,8 +8,8 @@ import type { Rgba } from "../model/looks";
 import { placeOfStroke, strokeOf } from "../model/places";
 import { fetchStrokes, type InkPlane, type StrokePlane } from "../model/planes";
 import { NO_FILL, type Fill, type LayerState } from "../model/state";
-import type { Point } from "../view/camera";
-import type { SheetView } from "../view/sheet-view";
+import type { Point } from "../geometry/camera";
+import type { SheetView } from "./sheet-view";
 
 /** Ink is made wider or narrower so many rows of the sheet at a time. */
 const BAND_ROWS = 512;

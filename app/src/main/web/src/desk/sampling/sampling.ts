@@ -3,13 +3,13 @@ import { chip } from "../../shared/build";
 import { all, byId } from "../../shared/dom";
 import { oncePerFrame } from "../../shared/frames";
 import type { ReferenceLayer } from "../blockin/reference";
-import type { Overlay } from "../gaps/overlay";
+import type { Overlay } from "../view/overlay";
 import type { Fills } from "../model/fills";
 import type { Mixing } from "../shore/mixing";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
-import type { Hand } from "./hand";
-import type { Drawing } from "./pointer";
+import type { Hand } from "../hand/hand";
+import type { Drawing } from "../hand/tools";
 
 /** A card colour nearer than this (CIEDE2000) is offered. */
 const NEAR = 8;
@@ -37,7 +37,7 @@ export class Sampling implements Drawing {
     private readonly mixing: Mixing,
     private readonly reference: ReferenceLayer,
   ) {
-    hand.picking.listen((isPicking) => {
+    hand.whenHeld("colour", (isPicking) => {
       this.panel.hidden = !isPicking;
       if (isPicking) {
         this.offerCards();
@@ -148,7 +148,7 @@ export class Sampling implements Drawing {
 
   /** What is pointed at, beside the pointer. */
   private follow(event: MouseEvent): void {
-    const isPicking = this.hand.picking.get();
+    const isPicking = this.hand.has("colour");
     if (!isPicking && !this.alwaysBeside.checked) {
       this.beside.hidden = true;
       return;

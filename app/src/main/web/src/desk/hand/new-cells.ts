@@ -2,17 +2,17 @@ import type { EvenMessage, Seen, Stored } from "messages";
 import { atom, type WritableAtom } from "nanostores";
 import { call, lines, Refusal } from "../../shared/http";
 import type { CellParts, LayerPatch } from "rules";
-import type { InkStrokes } from "../lines/ink-strokes";
-import type { Hand } from "../hand/hand";
-import type { Point } from "../view/camera";
+import type { InkStrokes } from "../view/ink-strokes";
+import type { Hand } from "./hand";
+import type { Point } from "../geometry/camera";
 import type { SheetView } from "../view/sheet-view";
 import type { SmallPicture } from "../view/small-picture";
-import type { Fills } from "./fills";
-import { fetchCellMap, fetchCells, fetchInk, hasShortNumbers, putInto, type InkPlane } from "./planes";
-import type { Regions } from "./regions";
-import type { Shadows } from "./shadows";
-import type { DeskState, Fill, LayerState } from "./state";
-import type { Work } from "./work";
+import type { Fills } from "../model/fills";
+import { fetchCellMap, fetchCells, fetchInk, hasShortNumbers, putInto, type InkPlane } from "../model/planes";
+import type { Regions } from "../model/regions";
+import type { Shadows } from "../model/shadows";
+import type { DeskState, Fill, LayerState } from "../model/state";
+import type { Work } from "../model/work";
 
 /** Takes over cells that the server has cut anew (a dam drawn by hand, gaps found meanwhile) while the sheet stays open as it is. */
 export class NewCells {
@@ -124,7 +124,7 @@ export class NewCells {
     }
     this.view.become(map, ink);
     this.fills.become(layer.id, layer.cellCount, layer.strokes?.count ?? 0);
-    this.regions.become(map, layer);
+    this.regions.renumber(map, layer);
     this.work.takeOver(state);
     this.shadows.take(layer.shadows);
     this.strokes.become(layer);

@@ -1,11 +1,11 @@
 import type { ReadableAtom } from "nanostores";
-import type { InkStrokes } from "../lines/ink-strokes";
+import type { InkStrokes } from "./ink-strokes";
 import type { Fills } from "../model/fills";
 import { putInked } from "../model/looks";
 import type { InkPlane } from "../model/planes";
 import type { Regions } from "../model/regions";
 import type { Opening } from "../model/openings";
-import type { Point } from "../view/camera";
+import type { Point } from "../geometry/camera";
 
 /** A magnified crop around an opening, with the closure as dashes. */
 export class Crop {

@@ -1,6 +1,6 @@
 import type { Opening } from "../model/openings";
-import type { Point } from "../view/camera";
-import type { SheetView } from "../view/sheet-view";
+import type { Point } from "../geometry/camera";
+import type { SheetView } from "./sheet-view";
 import { oncePerFrame } from "../../shared/frames";
 
 const RING_PX = 15;
