@@ -90,8 +90,8 @@ function addRow(name: string): Row {
   const row = el(
     "li",
     {},
-    el("span", { className: "brought-name" }, name),
-    el("span", { className: "brought-state quiet" }, "waiting"),
+    el("span", { className: "brought-name font-medium" }, name),
+    el("span", { className: "brought-state quiet flex-1" }, "waiting"),
     button("button brought-stop", "Stop", () => stopping.abort()),
   );
   byId("brought").append(row);

@@ -6,12 +6,11 @@ import { propose } from "../mixer/proposing";
 import { byId } from "../shared/dom";
 import { call } from "../shared/http";
 import { Live } from "../shared/live";
+import { component } from "../shared/components";
 import { registerMenu } from "../shared/menu";
+import { renewPart } from "../shared/page-part";
 import { ask } from "./ask";
 import { reorder } from "./reorder";
-
-registerMenu(alpine);
-alpine.start();
 
 const NEW_GREY = "#b0b0b0";
 
@@ -22,12 +21,9 @@ const mixer = new Mixer(calls);
 document.body.append(mixer.element);
 mixer.element.classList.add("on-page");
 
-/** Shows the page as the server has it now; what is being typed is kept by the browser's focus coming back to the same field. */
-async function renew(): Promise<void> {
-  const html = await (await fetch(location.pathname)).text();
-  const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("card")!;
-  byId("card").replaceWith(fresh);
-  bind();
+/** Shows the card as the server has it now. */
+function renew(): Promise<void> {
+  return renewPart("card");
 }
 
 function say(text: string): void {
@@ -229,16 +225,14 @@ async function act(button: HTMLElement): Promise<void> {
   }
 }
 
-function bind(): void {
-  // For whoever drives the page from outside: what is pressed before is not heard.
-  byId("card").dataset["ready"] = "true";
-  byId("card").addEventListener("click", (event) => {
+component(alpine, "card", (card) => {
+  card.addEventListener("click", (event) => {
     const button = (event.target as Element).closest<HTMLElement>("[data-act]");
     if (button) {
       void act(button);
     }
   });
-  byId("card").addEventListener("change", (event) => {
+  card.addEventListener("change", (event) => {
     const input = event.target as HTMLInputElement;
     const field = input.dataset["field"];
     const swatch = input.closest<HTMLElement>("[data-swatch]")?.dataset["swatch"];
@@ -247,9 +241,12 @@ function bind(): void {
     }
   });
   reorder(byId("parts"), (swatch, at) => void make([{ kind: "MOVE", swatch, card: cardId, at }]));
-}
+  // For whoever drives the page from outside: what is pressed before is not heard.
+  card.dataset["ready"] = "true";
+});
+registerMenu(alpine);
+alpine.start();
 
-bind();
 new Live(project).onPalette(() => {
   if (!mixer.isOpen && !(document.activeElement instanceof HTMLInputElement)) {
     void renew();

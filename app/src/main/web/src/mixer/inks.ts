@@ -6,7 +6,14 @@ const NAMES = { cyan: "Cyan", magenta: "Magenta", yellow: "Yellow", black: "Blac
 
 /** The four process inks in percent, under the print condition of the project; the server knows what they make. */
 export class Inks {
-  readonly element = el("details", { className: "mixer-inks" }, el("summary", {}, "Inks, in percent"));
+  readonly element = el(
+    "details",
+    {
+      className:
+        "[&_label]:flex [&_label]:flex-col [&_label]:flex-1 [&_label]:min-w-0 [&_label]:text-[0.78rem] [&_input]:w-full",
+    },
+    el("summary", {}, "Inks, in percent"),
+  );
   private readonly inputs = INKS.map((ink) =>
     el("input", {
       type: "number",

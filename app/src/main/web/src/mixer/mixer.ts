@@ -44,15 +44,27 @@ export class Mixer {
   private settling: number | undefined;
   private asked = 0;
 
-  private readonly was = button("mixer-was", "was", () => this.takeHex(this.target!.colour), {
-    title: "Back to the colour it was",
-  });
-  private readonly now = el("span", { className: "mixer-now" }, "now");
+  private readonly was = button(
+    "flex-1 grid items-end justify-items-center pb-[3px] text-[0.72rem] text-white [text-shadow:0_0_3px_black,_0_0_2px_black]",
+    "was",
+    () => this.takeHex(this.target!.colour),
+    {
+      title: "Back to the colour it was",
+    },
+  );
+  private readonly now = el(
+    "span",
+    {
+      className:
+        "flex-1 grid items-end justify-items-center pb-[3px] text-[0.72rem] text-white [text-shadow:0_0_3px_black,_0_0_2px_black]",
+    },
+    "now",
+  );
   private readonly title = el("h2");
-  private readonly said = el("p", { className: "mixer-said", role: "status" });
-  private readonly near = el("p", { className: "mixer-near" });
+  private readonly said = el("p", { className: "mixer-said min-h-[1.2em] text-quiet", role: "status" });
+  private readonly near = el("p", { className: "mixer-near text-quiet" });
   private readonly text = el("input", {
-    className: "mixer-text",
+    className: "mixer-text flex-1 tabular-nums",
     "aria-label": "Hex code or CSS colour",
     spellcheck: "false",
     change: () => this.onText(),
@@ -62,16 +74,19 @@ export class Mixer {
     (hex) => this.takeHex(hex),
   );
   private readonly other = el("select", { "aria-label": "Colour to mix in", change: () => this.showMix() });
-  private readonly steps = el("div", { className: "chips" });
-  private readonly kin = el("div", { className: "chips" });
+  private readonly steps = el("div", { className: "chips flex gap-[3px]" });
+  private readonly kin = el("div", { className: "chips flex gap-[3px]" });
   private readonly usedLabel = el("span", {}, "Used");
-  private readonly history = el("div", { className: "chips" });
+  private readonly history = el("div", { className: "chips flex gap-[3px]" });
   private readonly name = el("input", { "aria-label": "Name of the new swatch", maxlength: 120 });
   private readonly onto = el("select", { "aria-label": "Card for the new swatch" });
   private readonly tie = el("input", { type: "checkbox", id: "mixer-tie" });
   private readonly tieLabel = el("label", { for: "mixer-tie" });
   private readonly change = button("button strong", "", () => void this.takeChange());
-  private readonly sheets = el("div", { className: "mixer-sheets" });
+  private readonly sheets = el("div", {
+    className:
+      "flex gap-[8px] [&_figure]:flex [&_figure]:gap-[2px] [&_img]:w-[62px] [&_img]:h-[44px] [&_img]:object-cover [&_img]:rounded-[4px]",
+  });
   private readonly inks: Inks;
   private readonly reference: Reference;
   private readonly pool = new Pool((colour) => this.take(colour));
@@ -86,15 +101,27 @@ export class Mixer {
     this.element = el(
       "section",
       {
-        className: "mixer",
+        className:
+          "mixer absolute z-30 left-[122px] right-[12px] bottom-[146px] grid grid-cols-[200px_210px_270px_minmax(0,1fr)] gap-[20px] py-[14px] px-[18px] rounded-[24px] bg-surface shadow-[0_6px_30px_oklch(0_0_0_/_0.3)] text-[0.88rem] [&[hidden]]:hidden [&_.button]:min-h-[30px] [&_.button]:py-[0.15rem] [&_.button]:px-[0.65rem] [&_input:not([type=range],_[type=checkbox])]:min-w-0 [&_input:not([type=range],_[type=checkbox])]:min-h-0 [&_input:not([type=range],_[type=checkbox])]:h-[30px] [&_input:not([type=range],_[type=checkbox])]:py-0 [&_input:not([type=range],_[type=checkbox])]:px-2 [&_input:not([type=range],_[type=checkbox])]:border [&_input:not([type=range],_[type=checkbox])]:border-line [&_input:not([type=range],_[type=checkbox])]:rounded-[8px] [&_input:not([type=range],_[type=checkbox])]:bg-white [&_select]:min-w-0 [&_select]:min-h-0 [&_select]:h-[30px] [&_select]:py-0 [&_select]:px-2 [&_select]:border [&_select]:border-line [&_select]:rounded-[8px] [&_select]:bg-white [&.on-page]:fixed [&.on-page]:left-[50%] [&.on-page]:right-auto [&.on-page]:bottom-[20px] [&.on-page]:w-[min(1140px,_calc(100vw_-_32px))] [&.on-page]:[transform:translateX(-50%)]",
         "aria-label": "Mixer",
         hidden: true,
         keydown: (event: KeyboardEvent) => this.onKey(event),
       },
       el(
         "div",
-        { className: "mixer-what" },
-        el("div", { className: "mixer-pair" }, this.was, this.now),
+        {
+          className:
+            "flex flex-col gap-[5px] [&_footer]:flex [&_footer]:flex-wrap [&_footer]:gap-[6px] [&_footer]:mt-auto [&_h2]:text-[1.1rem]",
+        },
+        el(
+          "div",
+          {
+            className:
+              "flex flex-none h-[48px] rounded-[24px] overflow-hidden shadow-[inset_0_0_0_1px_oklch(0_0_0_/_0.2)]",
+          },
+          this.was,
+          this.now,
+        ),
         this.title,
         this.said,
         this.near,
@@ -108,7 +135,7 @@ export class Mixer {
       el("div", {}, this.pool.element, this.reference.element),
       el(
         "div",
-        { className: "mixer-numbers" },
+        { className: "flex flex-col gap-[8px]" },
         this.sliders.models,
         this.sliders.element,
         el(
@@ -127,8 +154,16 @@ export class Mixer {
       ),
       el(
         "div",
-        { className: "mixer-ways" },
-        el("div", { className: "mixer-nudges", role: "group", "aria-label": "The same, but" }, ...nudges),
+        { className: "flex flex-col gap-[9px]" },
+        el(
+          "div",
+          {
+            className: "mixer-nudges grid grid-cols-[repeat(3,1fr)] gap-[5px]",
+            role: "group",
+            "aria-label": "The same, but",
+          },
+          ...nudges,
+        ),
         el(
           "div",
           { className: "mixer-row" },
@@ -140,12 +175,12 @@ export class Mixer {
         el("div", { className: "mixer-row quiet" }, "Related", this.kin, this.usedLabel, this.history),
         el(
           "div",
-          { className: "mixer-row mixer-new" },
+          { className: "mixer-row mixer-new [&_input]:flex-1" },
           this.name,
           this.onto,
           act("Take as new", () => void this.takeNew()),
         ),
-        el("p", { className: "mixer-tie" }, this.tie, this.tieLabel),
+        el("p", { className: "flex items-center [&_input]:mr-[6px]" }, this.tie, this.tieLabel),
       ),
     );
   }
@@ -291,7 +326,7 @@ export class Mixer {
       if (away > 0) {
         this.near.append(
           button(
-            "mixer-link",
+            "underline text-text",
             isHardToTell ? "hard to tell apart: use that one" : "use that one instead",
             () => this.takeHex(each.colour),
           ),

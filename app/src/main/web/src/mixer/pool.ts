@@ -10,17 +10,21 @@ const STEP = { l: 0.01, c: 0.005, h: 2 };
 export class Pool {
   readonly element: HTMLElement;
   private readonly water = el("canvas", {
-    className: "pool-water",
+    className: "block w-full h-[150px] cursor-crosshair touch-none [&:focus]:[outline:none]",
     width: WIDTH,
     height: HEIGHT,
     tabindex: 0,
     role: "slider",
     "aria-label": "Lightness and chroma: arrows move, with Shift further",
   });
-  private readonly mark = el("span", { className: "pool-mark" });
+  private readonly mark = el("span", {
+    className:
+      "absolute w-[18px] h-[18px] m-[-9px] border-[2.5px] border-white rounded-full shadow-[0_0_0_1.5px_black,inset_0_0_0_1.5px_black] pointer-events-none",
+  });
   private readonly bank = el("input", {
     type: "range",
-    className: "pool-bank",
+    className:
+      "pool-bank [&::-webkit-slider-thumb]:[appearance:none] [&::-webkit-slider-thumb]:w-[14px] [&::-webkit-slider-thumb]:h-[26px] [&::-webkit-slider-thumb]:border-2 [&::-webkit-slider-thumb]:border-black [&::-webkit-slider-thumb]:rounded-[7px] [&::-webkit-slider-thumb]:bg-white",
     min: 0,
     max: 360,
     step: 1,
@@ -32,8 +36,19 @@ export class Pool {
   constructor(private readonly taken: (colour: Polar) => void) {
     this.element = el(
       "div",
-      { className: "pool" },
-      el("div", { className: "pool-frame" }, this.water, this.mark),
+      {
+        className:
+          "pool [&_input.pool-bank]:w-full [&_input.pool-bank]:h-[20px] [&_input.pool-bank]:p-0 [&_input.pool-bank]:border-0 [&_input.pool-bank]:mt-[8px] [&_input.pool-bank]:rounded-[11px] [&_input.pool-bank]:[appearance:none] [&_input.pool-bank]:[background:linear-gradient(to_right_in_oklch_longer_hue,_oklch(0.72_0.13_0),_oklch(0.72_0.13_360))]",
+      },
+      el(
+        "div",
+        {
+          className:
+            "relative rounded-[16px_16px_60px_60px_/_16px_16px_34px_34px] overflow-hidden [background:repeating-linear-gradient(45deg,_oklch(0.9_0_0)_0_4px,_oklch(0.94_0_0)_4px_8px)] focus-within:[outline:2.5px_solid_var(--color-strong)] focus-within:[outline-offset:2px]",
+        },
+        this.water,
+        this.mark,
+      ),
       this.bank,
     );
     this.water.addEventListener("pointerdown", (event) => {

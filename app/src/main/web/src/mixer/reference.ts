@@ -6,7 +6,14 @@ const RADIUS_PX = 4;
 
 /** The reference pictures of the project, to take a colour out of while mixing. */
 export class Reference {
-  readonly element = el("details", { className: "mixer-reference" }, el("summary", {}, "From a picture"));
+  readonly element = el(
+    "details",
+    {
+      className:
+        "mt-[6px] [&_img]:w-full [&_img]:max-h-[130px] [&_img]:object-fill [&_img]:rounded-[8px] [&_img]:cursor-crosshair",
+    },
+    el("summary", {}, "From a picture"),
+  );
   private readonly choice = el("select", { "aria-label": "Reference picture", change: () => this.show() });
   private readonly picture = el("img", { alt: "Click to take the colour there", draggable: "false" });
   private pictures: PictureState[] = [];

@@ -7,7 +7,7 @@ const KEPT_MODEL = "pond/model";
 /** The numbers of a colour in the model of one's choice, to slide and to type. */
 export class Sliders {
   readonly models = el("select", { "aria-label": "Colour model", change: () => this.choose() });
-  readonly element = el("div", { className: "mixer-sliders" });
+  readonly element = el("div", { className: "flex flex-col gap-[6px]" });
   private model: Model = MODELS.find((each) => each.id === localStorage.getItem(KEPT_MODEL)) ?? MODELS[0]!;
   private hex = "#000000";
 
@@ -46,7 +46,7 @@ export class Sliders {
     const changed = (event: Event) => this.change(i, Number((event.target as HTMLInputElement).value));
     return el(
       "label",
-      { className: "mixer-slider" },
+      { className: "grid grid-cols-[72px_minmax(0,1fr)_66px_12px] gap-[6px] items-center" },
       el("span", {}, label),
       el("input", { type: "range", ...range, input: changed, "aria-label": label }),
       el("input", {

@@ -27,18 +27,18 @@ export function importCards(place: HTMLElement): void {
       ...cards.map((card) =>
         el(
           "div",
-          { className: "import-card" },
+          { className: "my-[0.6rem] mx-0 [&_.chips]:flex-wrap" },
           el("strong", {}, card.name),
           card.was
             ? el("span", { className: "quiet" }, ` renamed, since there is a ${card.was} already`)
             : "",
-          el("div", { className: "chips" }, ...card.swatches.slice(0, 40).map(stone)),
+          el("div", { className: "chips flex gap-[3px]" }, ...card.swatches.slice(0, 40).map(stone)),
         ),
       ),
       ...(problems.length > 0 ? [cannot(problems)] : []),
       el(
         "p",
-        { className: "ask-acts" },
+        { className: "flex gap-2 mt-[1.2rem]" },
         button(
           "button strong",
           cards.length === 1 ? "Add this card" : `Add ${cards.length} cards`,
@@ -78,7 +78,11 @@ export function importCards(place: HTMLElement): void {
 }
 
 function stone(swatch: { name: string; colour: string }): HTMLElement {
-  const chip = el("span", { className: "chip", title: `${swatch.name}, ${swatch.colour}` });
+  const chip = el("span", {
+    className:
+      "w-[26px] h-[26px] border border-[oklch(0_0_0_/_0.25)] rounded-[46%_54%_51%_49%_/_50%_47%_53%_50%]",
+    title: `${swatch.name}, ${swatch.colour}`,
+  });
   chip.style.backgroundColor = swatch.colour;
   return chip;
 }
@@ -87,7 +91,7 @@ function cannot(problems: Plan["problems"]): HTMLElement {
   const more = problems.length - MOST_PROBLEMS;
   return el(
     "details",
-    { className: "import-problems", open: true },
+    { className: "text-[0.9rem]", open: true },
     el(
       "summary",
       {},

@@ -1,12 +1,13 @@
 import { PaletteCalls } from "../mixer/palette-calls";
 import { byId } from "../shared/dom";
+import { renewPart } from "../shared/page-part";
 
 /** Merges two colours that are hard to tell apart into the one that is kept, everywhere and as one change. */
 export function mergeTwins(place: HTMLElement): void {
   const calls = new PaletteCalls(place.dataset["project"]!);
   const run = (work: Promise<unknown>) =>
     work.then(
-      () => location.reload(),
+      () => renewPart("page"),
       (error: Error) => (byId("said").textContent = error.message),
     );
   place.addEventListener("click", (event) => {

@@ -1,23 +1,15 @@
 import alpine from "@alpinejs/csp";
 import "htmx.org";
+import { component } from "../shared/components";
 import { registerMenu } from "../shared/menu";
-import { submitOnChoice } from "../shared/submits";
-import { mergeTwins } from "./merge-twins";
+import { registerSubmits } from "../shared/submits";
 import { importCards } from "./import-cards";
+import { mergeTwins } from "./merge-twins";
 import { registerProjectFile } from "./project-file";
 
 registerMenu(alpine);
+registerSubmits(alpine);
 registerProjectFile(alpine);
+component(alpine, "twins", mergeTwins);
+component(alpine, "importCards", importCards);
 alpine.start();
-
-submitOnChoice();
-
-const twins = document.querySelector<HTMLElement>(".twins-side");
-if (twins) {
-  mergeTwins(twins);
-}
-
-const cards = document.getElementById("import-cards");
-if (cards) {
-  importCards(cards);
-}

@@ -5,10 +5,11 @@ import { PaletteCalls, type Edit } from "../mixer/palette-calls";
 import { byId } from "../shared/dom";
 import { call } from "../shared/http";
 import { registerMenu } from "../shared/menu";
-import { submitOnChoice } from "../shared/submits";
+import { registerSubmits } from "../shared/submits";
 import { Lens } from "./lens";
 
 registerMenu(alpine);
+registerSubmits(alpine);
 alpine.start();
 
 /** A sample that is moved, and the name that suggests itself for it. */
@@ -18,8 +19,6 @@ const page = byId("picture-page");
 const project = page.dataset["project"]!;
 const id = page.dataset["picture"];
 const path = `/projects/${project}/pictures/${id}`;
-
-submitOnChoice();
 
 /** Taking colours out of the picture shown. */
 class Sampling {
@@ -170,7 +169,15 @@ class Sampling {
     );
     this.marks.replaceChildren(
       ...this.samples.map((sample, i) => {
-        const mark = el("span", { className: "mark", "data-index": i }, `${i + 1}`);
+        const mark = el(
+          "span",
+          {
+            className:
+              "mark absolute grid place-items-center w-[28px] h-[28px] m-[-14px] border-[2.5px] border-white rounded-full shadow-[0_0_0_1.5px_black] text-[0.8rem] font-bold text-white [text-shadow:0_0_3px_black,_0_0_3px_black] cursor-grab [&.is-chosen]:shadow-[0_0_0_1.5px_black,0_0_0_5px_white,0_0_0_6.5px_black]",
+            "data-index": i,
+          },
+          `${i + 1}`,
+        );
         mark.classList.toggle("is-chosen", i === this.chosen);
         mark.style.backgroundColor = sample.colour;
         return mark;
@@ -238,11 +245,21 @@ class Sampling {
 }
 
 function line(colour: string, number: string, name: string, note: string, chosen: boolean): HTMLElement {
-  const stone = el("span", { className: "sample-stone" }, number);
+  const stone = el(
+    "span",
+    {
+      className:
+        "grid flex-none place-items-center w-[42px] h-[41px] border border-[oklch(0_0_0_/_0.2)] rounded-[46%_54%_51%_49%_/_50%_47%_53%_50%] text-[0.85rem] font-bold text-white [text-shadow:0_0_3px_black,_0_0_3px_black]",
+    },
+    number,
+  );
   stone.style.backgroundColor = colour;
   const row = el(
     "li",
-    { className: "sample" },
+    {
+      className:
+        "sample flex gap-[0.7rem] items-center py-1 px-[0.4rem] rounded-[10px] [&.is-chosen]:bg-sunk [&>span:nth-child(2)]:flex [&>span:nth-child(2)]:flex-col [&>span:nth-child(2)]:flex-1 [&>span:nth-child(2)]:min-w-0 [&>span:nth-child(2)]:leading-[1.25] [&>span:nth-child(2)]:text-[0.92rem]",
+    },
     stone,
     el("span", {}, el("strong", {}, name), el("span", { className: "quiet" }, note)),
   );

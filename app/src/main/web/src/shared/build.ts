@@ -40,7 +40,12 @@ export function whilePointedAt(element: HTMLElement, begin: () => void, end: () 
 
 /** A small round button that shows a colour. */
 export function chip(hex: string, label: string, take: () => void): HTMLButtonElement {
-  const made = button("chip", "", take, { title: label, "aria-label": label });
+  const made = button(
+    "w-[26px] h-[26px] border border-[oklch(0_0_0_/_0.25)] rounded-[46%_54%_51%_49%_/_50%_47%_53%_50%]",
+    "",
+    take,
+    { title: label, "aria-label": label },
+  );
   made.style.backgroundColor = hex;
   return made;
 }

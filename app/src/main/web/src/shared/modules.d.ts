@@ -14,7 +14,11 @@ declare module "htmx.org" {
     readonly ctx: HtmxContext;
   }
   const htmx: {
-    ajax(verb: string, address: string, how: { target: string; swap: string }): Promise<void>;
+    ajax(
+      verb: string,
+      address: string,
+      how: { target: string; swap: string; select?: string },
+    ): Promise<void>;
   };
   export default htmx;
 }

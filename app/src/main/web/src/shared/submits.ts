@@ -1,8 +1,10 @@
-import { all } from "./dom";
+import type { Alpine } from "alpinejs";
 
-/** Sends a form as soon as a file, or another entry, is chosen in it. */
-export function submitOnChoice(): void {
-  for (const input of all<HTMLInputElement | HTMLSelectElement>("[data-submits]")) {
-    input.addEventListener("change", () => input.form!.submit());
-  }
+/** A form that is sent as soon as a file is chosen in it. */
+export function registerSubmits(alpine: Alpine): void {
+  alpine.data("submits", () => ({
+    send(event: Event) {
+      (event.target as HTMLInputElement).form!.requestSubmit();
+    },
+  }));
 }

@@ -6,7 +6,10 @@ export function askWhy(title: string, text: string): Promise<string | undefined>
   const dialog = el(
     "dialog",
     // Letters typed here are no tools of the desk.
-    { className: "ask why", keydown: (event: KeyboardEvent) => event.stopPropagation() },
+    {
+      className: "ask why m-auto max-w-104 py-[1.4rem] px-[1.6rem] rounded-[20px] [&_select]:max-w-full",
+      keydown: (event: KeyboardEvent) => event.stopPropagation(),
+    },
     el(
       "form",
       { method: "dialog" },
@@ -15,7 +18,7 @@ export function askWhy(title: string, text: string): Promise<string | undefined>
       reason,
       el(
         "p",
-        { className: "ask-acts" },
+        { className: "flex gap-2 mt-[1.2rem]" },
         el("button", { className: "button strong", value: "yes" }, "Send it to the lead"),
         el("button", { className: "button", value: "no", formnovalidate: true }, "Leave it"),
       ),

@@ -1,19 +1,11 @@
 import alpine from "@alpinejs/csp";
+import "htmx.org";
+import { component } from "../shared/components";
 import { registerMenu } from "../shared/menu";
-import { submitOnChoice } from "../shared/submits";
 import { makeLight } from "./light";
 import { stageScene } from "./scene";
 
 registerMenu(alpine);
+component(alpine, "light", makeLight);
+component(alpine, "scene", (form) => stageScene(form as HTMLFormElement));
 alpine.start();
-submitOnChoice();
-
-const light = document.getElementById("light");
-if (light) {
-  makeLight(light);
-}
-
-const scene = document.getElementById("stage");
-if (scene) {
-  stageScene(scene as HTMLFormElement);
-}

@@ -72,10 +72,15 @@ export class ReferenceLayer implements Drawing {
         .filter(({ picture }) => picture !== laid?.reference.picture)
         .map(
           ({ picture, title, content }) =>
-            button("reference-choice", "", () => void this.choose(picture), {
-              "aria-label": `Lay ${title} on the sheet`,
-              title,
-            }).appendChild(el("img", { src: content, alt: "", loading: "lazy" })).parentElement!,
+            button(
+              "w-[56px] h-[42px] overflow-hidden border border-line rounded-[6px] [&_img]:w-full [&_img]:h-full [&_img]:object-cover",
+              "",
+              () => void this.choose(picture),
+              {
+                "aria-label": `Lay ${title} on the sheet`,
+                title,
+              },
+            ).appendChild(el("img", { src: content, alt: "", loading: "lazy" })).parentElement!,
         ),
     );
   }

@@ -59,10 +59,15 @@ export class Suggestions {
   }
 
   private row(suggestion: Suggestion): HTMLElement {
-    const take = button("suggested-take", "", () => void this.takeThese([suggestion]), {
-      "aria-label": `Take the shape in ${suggestion.name}, ${Math.round(100 * suggestion.share)} %`,
-      title: "Take this shape",
-    });
+    const take = button(
+      "suggested-take w-full border border-line rounded-[8px] bg-white [&_svg]:block [&_svg]:w-full [&_svg]:max-h-[72px]",
+      "",
+      () => void this.takeThese([suggestion]),
+      {
+        "aria-label": `Take the shape in ${suggestion.name}, ${Math.round(100 * suggestion.share)} %`,
+        title: "Take this shape",
+      },
+    );
     take.append(this.picture(suggestion));
     whilePointedAt(
       take,

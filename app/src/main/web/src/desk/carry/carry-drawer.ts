@@ -151,7 +151,10 @@ export class CarryDrawer {
       ...this.sources.map(({ sheet, title, isModel, isOffered }) =>
         el(
           "label",
-          { className: "carry-source" },
+          {
+            className:
+              "grid grid-cols-[auto_64px_1fr] gap-[10px] items-center min-h-[52px] py-[4px] px-[14px] leading-[1.25] hover:bg-white [&_img]:w-[64px] [&_img]:rounded-[6px] [&_.quiet]:block",
+          },
           el("input", { type: "checkbox", value: sheet, checked: isOffered }),
           el("img", { alt: "", src: `/projects/${project}/sheets/${sheet}/small.png` }),
           el("span", {}, title, el("span", { className: "quiet" }, isModel ? "model sheet" : "")),
@@ -329,14 +332,14 @@ export class CarryDrawer {
 
   /** The region here, and the one that it is taken for, each from close by. */
   private pictures({ cells }: Proposal, choice: Choice): HTMLElement[] {
-    const here = el("canvas", { width: 240, height: 180, className: "carry-picture" });
+    const here = el("canvas", { width: 240, height: 180, className: "w-full rounded-[10px]" });
     const shape = this.regions.shape(this.regions.of(cells[0]!));
     this.crop.paintAround(
       here,
       { x: shape.deepestX, y: shape.deepestY },
       Math.max(80, 2.2 * Math.max(shape.width, shape.height)),
     );
-    const there = el("canvas", { width: 240, height: 180, className: "carry-picture" });
+    const there = el("canvas", { width: 240, height: 180, className: "w-full rounded-[10px]" });
     void paintSource(there, `/projects/${this.path.split("/")[2]!}/sheets/${choice.sheet}/small.png`, choice);
     const title = this.sources.find((each) => each.sheet === choice.sheet)?.title ?? "";
     return [
@@ -351,11 +354,16 @@ export class CarryDrawer {
       this.renew();
     };
     const percent = Math.round(100 * share);
-    const stone = button("kinds-stone", "", choose, {
-      title: `${this.fills.nameOf(fill)}, ${percent} %`,
-      "aria-label": `${this.fills.nameOf(fill)}, ${percent} percent likely`,
-      "aria-pressed": String(i === this.choice),
-    });
+    const stone = button(
+      "kinds-stone w-[32px] h-[32px] border-[3px] border-white rounded-[48%_52%_50%_50%] shadow-[0_0_0_1px_oklch(0_0_0_/_0.45)] cursor-pointer aria-pressed:shadow-[0_0_0_2.5px_black] [&.is-lost]:[background:repeating-linear-gradient(45deg,_white_0_4px,_black_4px_6px)]",
+      "",
+      choose,
+      {
+        title: `${this.fills.nameOf(fill)}, ${percent} %`,
+        "aria-label": `${this.fills.nameOf(fill)}, ${percent} percent likely`,
+        "aria-pressed": String(i === this.choice),
+      },
+    );
     stone.style.background = this.fills.css(fill);
     return stone;
   }

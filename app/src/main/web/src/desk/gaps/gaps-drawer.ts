@@ -174,7 +174,10 @@ export class GapsDrawer {
       note: this.noteOf(gap),
       acts: el(
         "p",
-        { className: "gap-acts" },
+        {
+          className:
+            "gap-acts hidden col-span-full gap-[0.35rem] [&_.button]:gap-[0.3rem] [&_.button]:min-h-[32px] [&_.button]:py-0 [&_.button]:px-2 [&_.button]:text-[0.84rem]",
+        },
         this.act(gap.isShut ? "Keep it" : "Dam it", "D", i, "SHUT"),
         this.act(gap.isShut ? "Open it" : "Leave open", "L", i, "OPEN"),
         this.act("Ink it", "I", i, "INKED"),

@@ -74,7 +74,7 @@ export class Handful {
     this.hand.pointAt(at);
     void this.toggle().then(() => {
       if (this.isOpen) {
-        const others = button("handful-more", "…", () => this.close() && more(), {
+        const others = button("min-w-[32px] min-h-[32px]", "…", () => this.close() && more(), {
           "aria-label": "What else can be done with this region",
         });
         this.bank.append(others);
@@ -148,10 +148,15 @@ export class Handful {
   }
 
   private pebble(fill: Fill, place: number): HTMLElement {
-    const stone = button("handful-stone", "", () => this.take(fill), {
-      title: this.fills.nameOf(fill),
-      "aria-label": `${place + 1}: ${this.fills.nameOf(fill)}`,
-    });
+    const stone = button(
+      "relative w-[38px] h-[38px] border border-[oklch(0_0_0_/_0.25)] rounded-[46%_54%_51%_49%_/_50%_47%_53%_50%] after:content-[attr(data-digit)] after:absolute after:right-[-3px] after:bottom-[-3px] after:min-w-[17px] after:rounded-[99px] after:bg-white after:text-[0.75rem] after:leading-[17px] after:text-center",
+      "",
+      () => this.take(fill),
+      {
+        title: this.fills.nameOf(fill),
+        "aria-label": `${place + 1}: ${this.fills.nameOf(fill)}`,
+      },
+    );
     stone.style.backgroundColor = this.fills.css(fill);
     stone.dataset["digit"] = String(place + 1);
     return stone;

@@ -56,7 +56,8 @@ export class MotifChoice {
           "button",
           {
             type: "button",
-            className: "kinds-motif",
+            className:
+              "kinds-motif w-[50px] h-[50px] p-[2px] rounded-[12px] overflow-hidden [&_canvas]:w-[46px] [&_canvas]:h-[46px] [&_canvas]:rounded-[10px] aria-pressed:shadow-[0_0_0_2.5px_black]",
             title: motif.title,
             "aria-label": `Pattern ${motif.title}`,
             "aria-pressed": String(motif.name === pattern.motif),
@@ -73,7 +74,8 @@ export class MotifChoice {
   private stone(ink: string, i: number): HTMLElement {
     const stone = el("button", {
       type: "button",
-      className: "kinds-stone",
+      className:
+        "kinds-stone w-[32px] h-[32px] border-[3px] border-white rounded-[48%_52%_50%_50%] shadow-[0_0_0_1px_oklch(0_0_0_/_0.45)] cursor-pointer aria-pressed:shadow-[0_0_0_2.5px_black] [&.is-lost]:[background:repeating-linear-gradient(45deg,_white_0_4px,_black_4px_6px)]",
       "aria-pressed": String(i === this.chosen),
       "aria-label": `Colour ${i + 1}, ${this.fills.nameOf(ink)}`,
       title: this.fills.nameOf(ink),

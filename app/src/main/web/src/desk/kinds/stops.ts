@@ -55,7 +55,8 @@ export class Stops {
   private stone({ percent, swatch }: Stop, i: number): HTMLButtonElement {
     const stone = el("button", {
       type: "button",
-      className: "kinds-stone",
+      className:
+        "kinds-stone w-[32px] h-[32px] border-[3px] border-white rounded-[48%_52%_50%_50%] shadow-[0_0_0_1px_oklch(0_0_0_/_0.45)] cursor-pointer aria-pressed:shadow-[0_0_0_2.5px_black] [&.is-lost]:[background:repeating-linear-gradient(45deg,_white_0_4px,_black_4px_6px)]",
       "aria-pressed": String(i === this.chosen),
       "aria-label": `Stop ${i + 1}, ${this.fills.nameOf(swatch)}, at ${percent} %`,
       title: this.fills.nameOf(swatch),

@@ -11,12 +11,25 @@ export function fillRow(
   row: { fill: Fill; name: string; note: string; places: readonly number[] },
   properties: Parameters<typeof el>[1],
 ): HTMLElement {
-  const stone = el("span", { className: "ledger-stone" });
+  const stone = el("span", {
+    className:
+      "flex-none w-[38px] h-[37px] border border-[oklch(0_0_0_/_0.2)] rounded-[46%_54%_51%_49%_/_50%_47%_53%_50%] [&.is-ink]:h-[11px] [&.is-ink]:rounded-[7px_4px_6px_5px] [&.is-ink]:[transform:rotate(-14deg)]",
+  });
   stone.style.background = fills.css(row.fill);
   // A line colour is shown as a line.
   stone.classList.toggle("is-ink", row.places.some(isStroke));
   const text = el("span", {}, el("strong", {}, row.name), el("span", { className: "quiet" }, row.note));
-  const made = el("button", { type: "button", className: "ledger-row", ...properties }, stone, text);
+  const made = el(
+    "button",
+    {
+      type: "button",
+      className:
+        "ledger-row flex gap-[10px] items-center w-full py-[5px] px-[14px] text-left hover:bg-white [&>span:last-child]:flex [&>span:last-child]:flex-col [&>span:last-child]:leading-[1.25] [&>span:last-child]:text-[0.9rem] in-[.carry]:[&[aria-current=true]]:bg-white",
+      ...properties,
+    },
+    stone,
+    text,
+  );
   lightUp(view, made, row.places);
   return el("li", {}, made);
 }

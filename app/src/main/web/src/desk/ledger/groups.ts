@@ -90,21 +90,30 @@ export class Groups {
     const { id, cells } = group;
     const regions = new Set(cells.map((cell) => this.regions.of(cell))).size;
     const name = el("input", {
-      className: "group-name",
+      className:
+        "group-name flex-[1_0_75%] min-h-[30px] py-0 px-[6px] border-transparent bg-transparent font-semibold hover:border-edge [&:focus]:border-edge",
       value: group.name,
       maxlength: 120,
       "aria-label": "Name of the group",
       change: () => void this.act({ act: "RENAME", group: id, name: name.value }),
     });
     const act = (label: string, title: string, click: (event: MouseEvent) => void, pressed?: boolean) =>
-      button("group-act", label, click, {
-        title,
-        "aria-label": `${title}: ${group.name}`,
-        ...(pressed === undefined ? {} : { "aria-pressed": String(pressed) }),
-      });
+      button(
+        "group-act min-w-[32px] min-h-[32px] py-0 px-[6px] rounded-[8px] text-[0.84rem] hover:bg-line aria-pressed:bg-line",
+        label,
+        click,
+        {
+          title,
+          "aria-label": `${title}: ${group.name}`,
+          ...(pressed === undefined ? {} : { "aria-pressed": String(pressed) }),
+        },
+      );
     const row = el(
       "li",
-      { className: "group-row" },
+      {
+        className:
+          "group-row flex flex-wrap gap-[4px] items-center py-[6px] px-[14px] border-l-[4px] border-l-transparent [&.is-here]:border-l-strong [&.is-here]:bg-white",
+      },
       name,
       act("×", "Take apart", () => void this.act({ act: "REMOVE", group: id })),
       act(regions === 1 ? "1 region" : `${regions} regions`, "Gather; with Shift, these too", (event) =>

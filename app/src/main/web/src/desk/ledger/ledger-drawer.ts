@@ -138,7 +138,7 @@ export class LedgerDrawer {
     );
     if (row.regions > 0) {
       made.append(cutLink({ cut: row.fill }, row.name));
-      made.className = "has-cut";
+      made.className = "relative [&:hover_.cut-link]:opacity-100";
     }
     return made;
   }
@@ -160,20 +160,25 @@ export class LedgerDrawer {
   private twins({ first, second, away }: Twins): HTMLElement {
     const keep = (kept: Row, dropped: Row) =>
       button(
-        "group-act",
+        "group-act min-w-[32px] min-h-[32px] py-0 px-[6px] rounded-[8px] text-[0.84rem] hover:bg-line aria-pressed:bg-line",
         "Keep this",
         () => this.work.layAll(this.fills.replacing(dropped.fill, kept.fill)),
         { title: `Let all that wears ${dropped.name} on this sheet wear ${kept.name}` },
       );
     const half = (row: Row) => {
-      const made = button("twin", row.name, () => this.gathering.gather(row.places));
+      const made = button("pt-[2px] [border-top:34px_solid] text-left", row.name, () =>
+        this.gathering.gather(row.places),
+      );
       made.style.borderTopColor = row.colour;
       lightUp(this.view, made, row.places);
       return made;
     };
     return el(
       "li",
-      { className: "twins-pair" },
+      {
+        className:
+          "grid grid-cols-[1fr_1fr_auto] gap-0 items-end py-[4px] px-[14px] text-[0.86rem] [&_.quiet]:pl-[8px]",
+      },
       half(first),
       half(second),
       el("span", { className: "quiet" }, away.toFixed(1)),

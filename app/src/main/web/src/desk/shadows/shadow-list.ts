@@ -46,10 +46,19 @@ export class ShadowList {
   }
 
   private row(shadow: Shadow, opened: number | undefined): HTMLElement {
-    const row = button("shadow-row", shadow.name, () => this.open(shadow.number), {
-      "aria-pressed": String(shadow.number === opened),
+    const row = button(
+      "shadow-row flex gap-[8px] items-center w-full min-h-[30px] py-[2px] px-[8px] rounded-[8px] text-left [&_.quiet]:ml-auto hover:bg-ground aria-pressed:bg-ground",
+      shadow.name,
+      () => this.open(shadow.number),
+      {
+        "aria-pressed": String(shadow.number === opened),
+      },
+    );
+    const stone = el("span", {
+      className:
+        "flex-none w-[14px] h-[14px] border border-line rounded-full [background:linear-gradient(90deg,_white_50%,_var(--color-text)_50%)]",
+      "aria-hidden": "true",
     });
-    const stone = el("span", { className: "shadow-dot", "aria-hidden": "true" });
     const fill = this.fills.of(placeOfShadow(shadow.number));
     stone.style.background = fill === NO_FILL ? "" : this.fills.css(fill);
     row.prepend(stone);

@@ -73,10 +73,15 @@ export class Ramp {
   private show(): void {
     byId("ramp-stops").replaceChildren(
       ...this.stops.map((stop, i) => {
-        const made = button("chip", "", () => this.drop(i), {
-          title: `${this.fills.nameOf(stop)}: leave out`,
-          "aria-label": `Leave ${this.fills.nameOf(stop)} out`,
-        });
+        const made = button(
+          "w-[26px] h-[26px] border border-[oklch(0_0_0_/_0.25)] rounded-[46%_54%_51%_49%_/_50%_47%_53%_50%]",
+          "",
+          () => this.drop(i),
+          {
+            title: `${this.fills.nameOf(stop)}: leave out`,
+            "aria-label": `Leave ${this.fills.nameOf(stop)} out`,
+          },
+        );
         made.style.backgroundColor = this.fills.swatch(stop)!.colour;
         return made;
       }),
@@ -92,7 +97,7 @@ export class Ramp {
     byId("ramp-said").textContent = said;
     byId("ramp-steps").replaceChildren(
       ...steps.map(({ colour }) => {
-        const made = el("span", { className: "ramp-step", title: colour });
+        const made = el("span", { className: "ramp-step flex-1", title: colour });
         made.style.backgroundColor = colour;
         return made;
       }),

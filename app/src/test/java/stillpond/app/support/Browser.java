@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
 
-/** Debian's Chromium without a window, and what the pages complained of while it was open. */
+/** A profile of its own in Debian's Chromium without a window, and what its pages complained of while it was open. */
 public final class Browser implements AutoCloseable {
 
     private static final List<String> FLAGS = List.of(
@@ -29,16 +29,17 @@ public final class Browser implements AutoCloseable {
         PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     }
 
-    private final Playwright playwright =
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final com.microsoft.playwright.Browser chromium = playwright
+    /** One Chromium for all tests of a run: it ends with the process that it was started by. */
+    private static final com.microsoft.playwright.Browser CHROMIUM = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
             .chromium()
             .launch(new LaunchOptions()
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(FLAGS));
+
     /** Smaller than most screens: drawn in software, every pixel takes time. */
     private final BrowserContext context =
-            chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1100, 720));
+            CHROMIUM.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1100, 720));
 
     private final List<String> complaints = new CopyOnWriteArrayList<>();
 
@@ -72,6 +73,6 @@ public final class Browser implements AutoCloseable {
 
     @Override
     public void close() {
-        playwright.close();
+        context.close();
     }
 }
