@@ -49,8 +49,8 @@ class PaletteJourneyTest {
 
     @Test
     void aCardFromAPictureTiedEditedUndoneAndHandedOn() throws IOException {
-        Sheet first = work.bring(Drawings.threeBoxes());
-        Sheet second = work.bring(Drawings.svg(
+        Sheet first = work.bringToDesk(Drawings.threeBoxes());
+        Sheet second = work.bringToDesk(Drawings.svg(
                 "<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>"));
         Page page = browser.signIn(pond, work.person());
 
@@ -169,7 +169,7 @@ class PaletteJourneyTest {
     private DeskPage open(Sheet sheet) {
         Page page = browser.newPage();
         page.navigate(pond.url() + work.address(sheet));
-        return new DeskPage(page).waitUntilOpen();
+        return DeskPage.inUnits(page).waitUntilOpen();
     }
 
     /** Other people's open desks repaint by themselves. */

@@ -45,7 +45,7 @@ class FillKindsJourneyTest {
     /** Two boxes side by side. */
     @BeforeEach
     void open() {
-        sheet = work.bring(Drawings.svg("""
+        sheet = work.bringToDesk(Drawings.svg("""
                 <g fill="none" stroke="#000" stroke-width="6">
                   <path d="M40 60H280V340H40ZM340 60H560V340H340Z"/>
                 </g>"""));

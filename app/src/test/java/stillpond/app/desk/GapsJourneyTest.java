@@ -208,14 +208,14 @@ class GapsJourneyTest {
     /** The desk joins regions by itself, so that reach moves live; the server must come to the same ones. */
     @Test
     void deskAndServerAgreeAboutRegions() {
-        Sheet sheet = work.bring(Drawings.svg("""
+        Sheet sheet = work.bringToDesk(Drawings.svg("""
                 <g fill="none" stroke="#000" stroke-width="5">
                   <path d="M40 40H560V90M560 110V360H40V200M40 180V40"/>
                   <path d="M150 43V150M150 170V357M260 43V340M370 60V357M370 200H470M490 200H557"/>
                 </g>"""));
         Page page = browser.signIn(pond, work.person());
         page.navigate(pond.url() + work.address(sheet));
-        DeskPage desk = new DeskPage(page).waitUntilOpen();
+        DeskPage desk = DeskPage.inUnits(page).waitUntilOpen();
         Random random = new Random(7);
         for (int step = 0; step < 12; step++) {
             desk.pointAt(200 + random.nextInt(2600), 200 + random.nextInt(1600));
@@ -227,9 +227,9 @@ class GapsJourneyTest {
     }
 
     private DeskPage open(String drawing) {
-        Sheet sheet = work.bring(Drawings.svg(drawing));
+        Sheet sheet = work.bringToDesk(Drawings.svg(drawing));
         Page page = browser.signIn(pond, work.person());
         page.navigate(pond.url() + work.address(sheet));
-        return new DeskPage(page).waitUntilOpen();
+        return DeskPage.inUnits(page).waitUntilOpen();
     }
 }

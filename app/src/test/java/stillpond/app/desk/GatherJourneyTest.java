@@ -34,7 +34,7 @@ class GatherJourneyTest {
     /** A figure of a box parted in three, one of a box parted in two, and the page around. */
     @BeforeEach
     void open() {
-        Sheet sheet = work.bring(Drawings.svg("""
+        Sheet sheet = work.bringToDesk(Drawings.svg("""
                 <g fill="none" stroke="#000" stroke-width="6">
                   <path d="M40 60H280V340H40ZM120 60V340M200 60V340"/>
                   <path d="M340 60H560V340H340ZM340 200H560"/>
@@ -156,7 +156,7 @@ class GatherJourneyTest {
 
     @Test
     void aSwatchIsReplacedOnEverySheetOfTheProject() {
-        Sheet other = work.bring(Drawings.svg("""
+        Sheet other = work.bringToDesk(Drawings.svg("""
                 <g fill="none" stroke="#000" stroke-width="6"><path d="M100 60H500V340H100Z"/></g>"""));
         desk.take("Coat");
         desk.click(400, 1000);

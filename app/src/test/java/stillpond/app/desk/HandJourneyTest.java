@@ -34,7 +34,7 @@ class HandJourneyTest {
     void openSheetOnDesk() {
         browser = new Browser();
         work = Work.begin(pond);
-        sheet = work.bring(Drawings.threeBoxes());
+        sheet = work.bringToDesk(Drawings.threeBoxes());
         desk = DeskPage.open(browser, work, sheet);
         page = desk.page();
     }

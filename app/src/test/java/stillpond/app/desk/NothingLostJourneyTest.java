@@ -44,9 +44,9 @@ class NothingLostJourneyTest {
     void openASheet() {
         page.unrouteAll();
         page.evaluate("localStorage.clear()");
-        sheet = WORK.bring(lineArt());
+        sheet = WORK.bringToDesk(lineArt());
         page.navigate(POND.url() + WORK.address(sheet));
-        desk = new DeskPage(page).waitUntilOpen();
+        desk = DeskPage.inUnits(page).waitUntilOpen();
         desk.take("Coat");
     }
 

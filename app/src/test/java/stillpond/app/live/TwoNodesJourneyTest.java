@@ -56,13 +56,13 @@ class TwoNodesJourneyTest {
 
     @Test
     void whatOneDoesTheOtherSeesWithoutAskingAndWhatOneDidIsNotFetchedBack() {
-        Sheet sheet = WORK.bring(twoBoxes());
+        Sheet sheet = WORK.bringToDesk(twoBoxes());
         Page mine = ours.signIn(HERE, WORK.person());
         mine.navigate(HERE.url() + WORK.address(sheet));
-        DeskPage desk = new DeskPage(mine).waitUntilOpen();
+        DeskPage desk = DeskPage.inUnits(mine).waitUntilOpen();
         Page another = theirs.signIn(there, OTHER);
         another.navigate(there.url() + WORK.address(sheet));
-        DeskPage seen = new DeskPage(another).waitUntilOpen();
+        DeskPage seen = DeskPage.inUnits(another).waitUntilOpen();
         assertThat(mine.locator("#company")).hasText("With " + OTHER);
         assertThat(another.locator("#company")).hasText("With " + WORK.person());
         Page mySecondWindow = mine.context().newPage();
@@ -111,7 +111,7 @@ class TwoNodesJourneyTest {
     void everyKindOfChangeIsSeenThereAndIsOneStepToTakeBack() {
         Work work = Work.begin(HERE);
         String other = work.colourist();
-        Sheet sheet = work.bring(twoBoxesAndAFaintLine());
+        Sheet sheet = work.bringToDesk(twoBoxesAndAFaintLine());
         UUID card = HERE.bean(Palettes.class)
                 .of(work.project())
                 .cardOf(work.coat().id())
@@ -128,10 +128,10 @@ class TwoNodesJourneyTest {
                 Browser their = new Browser()) {
             Page mine = our.signIn(HERE, work.person());
             mine.navigate(HERE.url() + work.address(sheet));
-            DeskPage desk = new DeskPage(mine).waitUntilOpen();
+            DeskPage desk = DeskPage.inUnits(mine).waitUntilOpen();
             Page another = their.signIn(there, other);
             another.navigate(there.url() + work.address(sheet));
-            DeskPage seen = new DeskPage(another).waitUntilOpen();
+            DeskPage seen = DeskPage.inUnits(another).waitUntilOpen();
             another.evaluate("window.neverReloaded = true");
             another.locator("#ledger-button").click();
             Locator groups = another.locator("#groups input");

@@ -38,7 +38,7 @@ class StageJourneyTest {
 
     @BeforeEach
     void layTwoBoxes() {
-        sheet = work.bring(Drawings.threeBoxes());
+        sheet = work.bringToDesk(Drawings.threeBoxes());
         work.lay(sheet, work.coat().id(), 500, 1000);
         work.lay(sheet, work.scarf().id(), 1500, 1000);
         page = browser.signIn(pond, work.person());
@@ -109,7 +109,7 @@ class StageJourneyTest {
 
     @Test
     void aWardrobeIsMadeOnTheCardSeenOnTheSceneAndWornOnlyWhereItIsSaid() {
-        Sheet other = work.bring(
+        Sheet other = work.bringToDesk(
                 Drawings.svg(
                         "<rect x=\"50\" y=\"50\" width=\"500\" height=\"300\" fill=\"none\" stroke=\"#000\" stroke-width=\"6\"/>"));
         work.lay(other, work.coat().id(), 1500, 1000);
@@ -140,13 +140,14 @@ class StageJourneyTest {
         assertThat(desk.shown(500, 1000)).isEqualTo(0xd9d4c8);
         page.navigate(pond.url() + project + "/scenes/" + work.scene());
         press("Take my last change back");
+        assertThat(page.locator(".card-said")).containsText("Taken back");
         assertThat(rgb(small(), 500)).isEqualTo(COAT.packed());
         assertThat(browser.complaints()).isEmpty();
     }
 
     private DeskPage openDesk() {
         page.navigate(pond.url() + work.address(sheet));
-        return new DeskPage(page).waitUntilOpen();
+        return DeskPage.inUnits(page).waitUntilOpen();
     }
 
     private void press(String button) {

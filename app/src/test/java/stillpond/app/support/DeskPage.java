@@ -18,16 +18,33 @@ import java.util.Map;
 import javax.imageio.ImageIO;
 import stillpond.app.sheet.Sheet;
 
-/** The desk, used as a person uses it. Places on the sheet are given in its pixels. */
-public record DeskPage(Page page) {
+/**
+ * The desk, used as a person uses it.
+ *
+ * @param pxPerUnit places on the sheet, and in pictures of it, are given in units of so many of its pixels
+ */
+public record DeskPage(Page page, double pxPerUnit) {
+
+    /** A sheet on which places are given as if it were so wide, however small it is drawn. */
+    static final double UNITS = 3000;
+
+    /** Places are given in pixels of the sheet. */
+    public DeskPage(Page page) {
+        this(page, 1);
+    }
 
     public record At(double x, double y) {}
 
-    /** A sheet on the desk of the one whose work it is. */
+    /** On a sheet that was brought in by {@link Work#bringToDesk}: places are given as if it were 3000 pixels wide. */
+    public static DeskPage inUnits(Page page) {
+        return new DeskPage(page, Work.DESK_PX / UNITS);
+    }
+
+    /** A sheet on the desk of the one whose work it is; places are given as if it were 3000 pixels wide. */
     public static DeskPage open(Browser browser, Work work, Sheet sheet) {
         Page page = browser.signIn(work.pond(), work.person());
         page.navigate(work.pond().url() + work.address(sheet));
-        return new DeskPage(page).waitUntilOpen();
+        return new DeskPage(page, sheet.layer().widthPx() / UNITS).waitUntilOpen();
     }
 
     /** Also until the gaps of a sheet just brought in have been found. */
@@ -103,6 +120,7 @@ public record DeskPage(Page page) {
         return decode(png).getRGB(0, 0) & 0xffffff;
     }
 
+    /** A picture that the export menu offers, as large in units. */
     public BufferedImage export(String what) {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Export"))
                 .click();
@@ -111,13 +129,28 @@ public record DeskPage(Page page) {
                 .click());
         page.keyboard().press("Escape");
         try {
-            return ImageIO.read(download.path().toFile());
+            return inUnits(ImageIO.read(download.path().toFile()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private At onScreen(double x, double y) {
+    private BufferedImage inUnits(BufferedImage picture) {
+        if (pxPerUnit == 1) {
+            return picture;
+        }
+        int width = (int) Math.round(picture.getWidth() / pxPerUnit);
+        int height = (int) Math.round(picture.getHeight() / pxPerUnit);
+        BufferedImage large = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                large.setRGB(x, y, picture.getRGB((int) (x * pxPerUnit), (int) (y * pxPerUnit)));
+            }
+        }
+        return large;
+    }
+
+    public At onScreen(double x, double y) {
         @SuppressWarnings("unchecked")
         Map<String, Number> place = (Map<String, Number>) page.evaluate("""
                 ([x, y]) => {
@@ -125,7 +158,7 @@ public record DeskPage(Page page) {
                   const box = sheet.getBoundingClientRect();
                   const view = JSON.parse(sheet.dataset.view);
                   return { x: box.x + view.x + x * view.scale, y: box.y + view.y + y * view.scale };
-                }""", List.of(x, y));
+                }""", List.of(x * pxPerUnit, y * pxPerUnit));
         return new At(place.get("x").doubleValue(), place.get("y").doubleValue());
     }
 

@@ -27,6 +27,8 @@ import stillpond.core.palette.Swatch;
 /** A project of one person with two swatches and a scene, to work on in a test. */
 public record Work(TestPond pond, String person, UUID account, UUID project, UUID scene, Swatch coat, Swatch scarf) {
 
+    static final int DESK_PX = 900;
+
     public static Work begin(TestPond pond) {
         String person = "p" + UUID.randomUUID();
         UUID account = pond.openAccount(person);
@@ -46,6 +48,14 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
         return pond.bean(Sharpening.class).now(project, brought.id());
     }
 
+    /** The same {@value #DESK_PX} pixels wide, to be worked on in a browser, which draws in software. */
+    public Sheet bringToDesk(byte[] lineArt) {
+        Sheet brought = pond.bean(Sheets.class)
+                .bring(project, scene, new LineArtFile("boxes.svg", lineArt, OptionalInt.of(DESK_PX)))
+                .sheet();
+        return pond.bean(Sharpening.class).now(project, brought.id());
+    }
+
     /** The same 300 pixels wide, for what is quicker so; its gaps are not looked for. */
     public Sheet bringSmall(byte[] lineArt) {
         return pond.bean(Sheets.class)
@@ -53,12 +63,13 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
                 .sheet();
     }
 
-    /** Lays a swatch on the region at a place of a sheet, in its pixels. */
+    /** Lays a swatch on the region at a place of a sheet, in its pixels; in units as on the desk if it was brought there. */
     public void lay(Sheet sheet, UUID swatch, int x, int y) {
         Sheets sheets = pond.bean(Sheets.class);
         Layer layer = sheets.get(project, sheet.id()).layer();
+        double scale = layer.widthPx() == DESK_PX ? DESK_PX / DeskPage.UNITS : 1;
         int cell = PlaneCodec.decodeCells(pond.bean(Planes.class).content(layer.cells()))
-                .numberAt(x, y);
+                .numberAt((int) (x * scale), (int) (y * scale));
         List<Integer> cells = sheets.regions(layer).with(cell);
         pond.bean(SheetChanges.class)
                 .make(

@@ -1,0 +1,102 @@
+package stillpond.app.desk;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import stillpond.app.support.Browser;
+import stillpond.app.support.DeskPage;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Work;
+
+/** Fingers on the sheet. */
+class TouchJourneyTest {
+
+    private final TestPond pond = TestPond.shared();
+    private final Work work = Work.begin(pond);
+    private final Browser browser = new Browser();
+    private Page page;
+    private DeskPage desk;
+    private CDPSession fingers;
+
+    private record Finger(double x, double y) {}
+
+    @BeforeEach
+    void open() {
+        desk = DeskPage.open(browser, work, work.bringToDesk(Drawings.threeBoxes()));
+        page = desk.page();
+        fingers = page.context().newCDPSession(page);
+        desk.take("Coat");
+        page.locator("#gaps-button").click();
+    }
+
+    @AfterEach
+    void close() {
+        assertThat(browser.complaints()).isEmpty();
+        browser.close();
+    }
+
+    private void touch(String what, Finger... at) {
+        JsonArray points = new JsonArray();
+        for (int i = 0; i < at.length; i++) {
+            JsonObject point = new JsonObject();
+            point.addProperty("x", at[i].x());
+            point.addProperty("y", at[i].y());
+            point.addProperty("id", i);
+            points.add(point);
+        }
+        JsonObject event = new JsonObject();
+        event.addProperty("type", what);
+        event.add("touchPoints", points);
+        fingers.send("Input.dispatchTouchEvent", event);
+    }
+
+    private Finger onSheet(double x, double y) {
+        DeskPage.At at = desk.onScreen(x, y);
+        return new Finger(at.x(), at.y());
+    }
+
+    private int zoom() {
+        return Integer.parseInt(page.locator("#zoom").textContent().replaceAll("\\D", ""));
+    }
+
+    @Test
+    void aTapFillsAndTwoFingersOnlyMoveTheSheet() {
+        touch("touchStart", onSheet(500, 1000));
+        touch("touchEnd");
+        desk.expectLeft("3 of 4 regions left");
+        int before = zoom();
+        Finger left = onSheet(1400, 1000);
+        Finger right = onSheet(1600, 1000);
+        touch("touchStart", left);
+        touch("touchStart", left, right);
+        for (int step = 1; step <= 8; step++) {
+            touch("touchMove", new Finger(left.x() - 6 * step, left.y()), new Finger(right.x() + 6 * step, right.y()));
+        }
+        touch("touchEnd");
+        page.waitForCondition(() -> zoom() > before);
+        desk.expectLeft("3 of 4 regions left");
+        desk.expectSaved();
+    }
+
+    @Test
+    void aFingerHeldStillOffersWhatIsLikelyHereAndFillsNothing() {
+        touch("touchStart", onSheet(1500, 1000));
+        assertThat(page.locator("#handful")).isVisible();
+        BoundingBox first = page.locator("#handful button").first().boundingBox();
+        Finger over = new Finger(first.x + first.width / 2, first.y + first.height / 2);
+        touch("touchMove", over);
+        touch("touchEnd");
+        assertThat(page.locator("#handful")).isHidden();
+        desk.expectLeft("3 of 4 regions left");
+        desk.expectSaved();
+    }
+}
