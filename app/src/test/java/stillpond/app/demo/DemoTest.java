@@ -2,8 +2,10 @@ package stillpond.app.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.MouseButton;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -186,9 +188,9 @@ class DemoTest {
                 .orElseThrow();
     }
 
-    /** WCAG 2.2 A and AA as axe-core checks them. */
+    /** Whatever axe-core checks, of any impact. */
     @Test
-    void noPageHasASeriousAccessibilityFault() throws Exception {
+    void nothingIsHardToReachInAnyStateOfAPage() throws Exception {
         Page page = enter();
         String axe = Files.readString(AXE);
         assertAccessible(page, axe);
@@ -204,10 +206,22 @@ class DemoTest {
         page.keyboard().press("?");
         assertAccessible(page, axe);
         page.keyboard().press("Escape");
-        for (String drawer : List.of("h", "y", "Shift+H")) {
+        for (String drawer : List.of("h", "y", "Shift+H", "Shift+P", "Shift+B", "Shift+S", "Shift+L", "Shift+C", "t")) {
             page.keyboard().press(drawer);
             assertAccessible(page, axe);
         }
+        page.keyboard().press("f");
+        page.locator("#sheet").focus();
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("Enter");
+        page.locator("#gather-more").click();
+        assertAccessible(page, axe);
+        page.keyboard().press("Escape");
+        page.locator("#sheet").focus();
+        page.keyboard().press("Escape");
+        page.locator("#sheet").click(new Locator.ClickOptions().setButton(MouseButton.RIGHT));
+        assertAccessible(page, axe);
+        page.keyboard().press("Escape");
         page.locator("#sheet").focus();
         page.keyboard().press("ArrowRight");
         page.keyboard().press("Shift+X");
@@ -258,9 +272,8 @@ class DemoTest {
     private static void assertAccessible(Page page, String axe) {
         page.evaluate(axe);
         List<Map<String, Object>> violations = (List<Map<String, Object>>) page.evaluate("""
-                () => axe.run({ runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] }).then((found) =>
+                () => axe.run().then((found) =>
                   found.violations
-                    .filter((each) => ["serious", "critical"].includes(each.impact))
                     .map((each) => ({ id: each.id, where: each.nodes.map((node) => node.html).join(" | ") })))""");
         assertThat(violations).as(page.url()).isEmpty();
     }

@@ -56,7 +56,7 @@ class ShadowsJourneyTest {
     /** Two boxes side by side; the left one wears the coat, the right one the scarf. */
     @BeforeEach
     void open() {
-        Sheet sheet = work.bringToDesk(Drawings.boxesThatTouch());
+        Sheet sheet = work.bring(Drawings.boxesThatTouch());
         work.lay(sheet, work.coat().id(), 600, 1000);
         work.lay(sheet, work.scarf().id(), 1400, 1000);
         desk = DeskPage.open(browser, work, sheet);

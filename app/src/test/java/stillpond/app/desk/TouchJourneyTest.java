@@ -88,15 +88,16 @@ class TouchJourneyTest {
     }
 
     @Test
-    void aFingerHeldStillOffersWhatIsLikelyHereAndFillsNothing() {
+    void aFingerHeldStillOffersWhatIsLikelyHereAndTakesIt() {
         touch("touchStart", onSheet(1500, 1000));
         assertThat(page.locator("#handful")).isVisible();
+        String likely = page.locator("#handful button").first().getAttribute("title");
         BoundingBox first = page.locator("#handful button").first().boundingBox();
         Finger over = new Finger(first.x + first.width / 2, first.y + first.height / 2);
         touch("touchMove", over);
         touch("touchEnd");
         assertThat(page.locator("#handful")).isHidden();
-        desk.expectLeft("3 of 4 regions left");
-        desk.expectSaved();
+        assertThat(page.locator("#present .held-name")).hasText(likely);
+        desk.expectLeft("4 of 4 regions left");
     }
 }
