@@ -183,15 +183,7 @@ declare module "rules" {
     border(number: number, loop: number): Float64Array;
     centres(shapes: ArrayLike<number>): Float64Array;
     divide(number: number, way: ArrayLike<number>, reachPx: number, tolerance: number): ShapeChange;
-    divideEvenly(
-      number: number,
-      evenly: string,
-      parts: number,
-      rows: number,
-      degrees: number,
-      x: number,
-      y: number,
-    ): ShapeChange;
+    divideEvenly(number: number, evenly: string, parts: number, rows: number, degrees: number, x: number, y: number): ShapeChange;
     draw(shape: string, under: boolean, reachPx: number): ShapeChange;
     drop(): PlaneBox[];
     dropKnot(number: number, loop: number, knot: number): ShapeChange;
@@ -227,15 +219,7 @@ declare module "rules" {
 
   export class Colours {
     private constructor();
-    static adjusted(
-      hexes: readonly string[],
-      lightness: number,
-      chroma: number,
-      hueDegrees: number,
-      only: ArrayLike<number>,
-      sparesSkin: boolean,
-      sparesNeutrals: boolean,
-    ): string[];
+    static adjusted(hexes: readonly string[], lightness: number, chroma: number, hueDegrees: number, only: ArrayLike<number>, sparesSkin: boolean, sparesNeutrals: boolean): string[];
     static channels(model: string): Channel[];
     static difference(first: string, second: string): number;
     static mixed(from: string, to: string, share: number): string;
@@ -257,16 +241,7 @@ declare module "rules" {
     count(): number;
     keepInside(cellsThere: ArrayLike<number>, cells: ArrayLike<number>): void;
     line(line: number): Float64Array;
-    static over(
-      box: ArrayLike<number>,
-      evenly: string,
-      parts: number,
-      rows: number,
-      degrees: number,
-      x: number,
-      y: number,
-      step: number,
-    ): EvenLines;
+    static over(box: ArrayLike<number>, evenly: string, parts: number, rows: number, degrees: number, x: number, y: number, step: number): EvenLines;
     pixels(width: number, height: number): Int32Array;
   }
 
@@ -283,28 +258,14 @@ declare module "rules" {
     static addingStop(gradient: string, stop: number): string;
     static canAddStop(gradient: string): boolean;
     static flat(opacity: number, swatch: string): string;
-    static gradient(
-      course: string,
-      opacity: number,
-      span: ArrayLike<number>,
-      percents: ArrayLike<number>,
-      swatches: readonly string[],
-    ): string;
+    static gradient(course: string, opacity: number, span: ArrayLike<number>, percents: ArrayLike<number>, swatches: readonly string[]): string;
     static isOneSwatchOrNone(text: string): boolean;
     static keptAs(gradientOrPattern: string, kept: string): string;
     static laying(fill: string, worn: readonly string[]): Int32Array;
     static movingStop(gradient: string, stop: number, percent: number): string;
     static nowhere(text: string): string;
     static parts(text: string): FillParts;
-    static pattern(
-      opacity: number,
-      span: ArrayLike<number>,
-      motif: string,
-      mirrored: boolean,
-      flipped: boolean,
-      height: number,
-      swatches: readonly string[],
-    ): string;
+    static pattern(opacity: number, span: ArrayLike<number>, motif: string, mirrored: boolean, flipped: boolean, height: number, swatches: readonly string[]): string;
     static placeOf(begun: ArrayLike<number>, span: ArrayLike<number>): Int32Array;
     static placeTurned(placed: ArrayLike<number>, turn: number): Int32Array;
     static placed(text: string, box: ArrayLike<number>): string;
@@ -312,11 +273,7 @@ declare module "rules" {
     static spanIn(kind: string, box: ArrayLike<number>): Int32Array;
     static stretched(pattern: string, box: ArrayLike<number>): string;
     static swatches(text: string): string[];
-    static takingBack(
-      worn: readonly string[],
-      before: readonly string[],
-      after: readonly string[],
-    ): Int32Array;
+    static takingBack(worn: readonly string[], before: readonly string[], after: readonly string[]): Int32Array;
     static toned(text: string, steps: number): string;
     static turned(gradient: string): string;
     static wearing(text: string, swatches: readonly string[], instead: readonly string[]): string;
@@ -340,35 +297,14 @@ declare module "rules" {
     private constructor();
     static ink(worn: readonly string[]): InkSource[];
     static nearTwins(names: readonly string[], hexes: readonly string[], threshold: number): Twins[];
-    static ordered(
-      order: string,
-      names: readonly string[],
-      cards: ArrayLike<number>,
-      hexes: readonly string[],
-      shares: ArrayLike<number>,
-      regions: ArrayLike<number>,
-    ): Int32Array;
+    static ordered(order: string, names: readonly string[], cards: ArrayLike<number>, hexes: readonly string[], shares: ArrayLike<number>, regions: ArrayLike<number>): Int32Array;
   }
 
   export class Lights {
     private constructor();
     static parts(text: string): LightParts;
-    static rule(
-      blend: string,
-      tint: string,
-      strength: number,
-      lightness: number,
-      chroma: number,
-      hue: number,
-      contrast: number,
-    ): string;
-    static text(
-      all: string,
-      cards: readonly string[],
-      rules: readonly string[],
-      swatches: readonly string[],
-      exceptions: readonly string[],
-    ): string;
+    static rule(blend: string, tint: string, strength: number, lightness: number, chroma: number, hue: number, contrast: number): string;
+    static text(all: string, cards: readonly string[], rules: readonly string[], swatches: readonly string[], exceptions: readonly string[]): string;
   }
 
   export class OwnLine {
@@ -432,13 +368,7 @@ declare module "rules" {
   export class SheetRegions {
     constructor(layer: Layer);
     alike(cells: ArrayLike<number>): Int32Array;
-    apply(
-      openings: ArrayLike<number>,
-      before: readonly string[],
-      after: readonly string[],
-      reachBefore: number,
-      reachAfter: number,
-    ): void;
+    apply(openings: ArrayLike<number>, before: readonly string[], after: readonly string[], reachBefore: number, reachAfter: number): void;
     bigger(cell: number): Int32Array;
     count(): number;
     enclosed(outline: ArrayLike<number>): Int32Array;
@@ -446,14 +376,7 @@ declare module "rules" {
     figures(): FigureShown[];
     gaps(): GapShown[];
     giving(openings: ArrayLike<number>, states: readonly string[], reach: number): DamEffect;
-    handful(
-      cell: number,
-      fills: readonly string[],
-      swatches: readonly string[],
-      cards: ArrayLike<number>,
-      beside: readonly string[],
-      used: readonly string[],
-    ): string[];
+    handful(cell: number, fills: readonly string[], swatches: readonly string[], cards: ArrayLike<number>, beside: readonly string[], used: readonly string[]): string[];
     inked(): Int32Array;
     inside(way: ArrayLike<number>): Int32Array;
     isShutAt(opening: number, reach: number): boolean;
@@ -475,28 +398,13 @@ declare module "rules" {
     smaller(cell: number): Int32Array;
     spill(cell: number): SpillShown | null;
     stateOf(opening: number): string;
-    takingBack(
-      openings: ArrayLike<number>,
-      before: readonly string[],
-      after: readonly string[],
-      reachBefore: number,
-      reachAfter: number,
-    ): DamEffect;
+    takingBack(openings: ArrayLike<number>, before: readonly string[], after: readonly string[], reachBefore: number, reachAfter: number): DamEffect;
     towards(from: number, direction: string): number;
   }
 
   export class SheetShadows {
     constructor(layer: Layer, share: number);
-    add(
-      number: number,
-      name: string,
-      base: string,
-      form: string,
-      blend: string,
-      lightness: number,
-      strength: number,
-      edge: number,
-    ): void;
+    add(number: number, name: string, base: string, form: string, blend: string, lightness: number, strength: number, edge: number): void;
     base(number: number): Int32Array;
     begin(present: SheetGroups, cells: ArrayLike<number>): void;
     box(number: number): Int32Array;
@@ -516,25 +424,11 @@ declare module "rules" {
     constructor();
     add(inkPx: number, box: ArrayLike<number>, cells: ArrayLike<number>, shares: ArrayLike<number>): void;
     static darker(source: string, hex: string, amount: number): TiedSwatch;
-    darkerThanBeside(
-      meant: ArrayLike<number>,
-      basis: string,
-      alsoAgainstNothing: boolean,
-      fills: readonly string[],
-      areas: ArrayLike<number>,
-      swatches: readonly string[],
-      hexes: readonly string[],
-    ): InkSource[];
+    darkerThanBeside(meant: ArrayLike<number>, basis: string, alsoAgainstNothing: boolean, fills: readonly string[], areas: ArrayLike<number>, swatches: readonly string[], hexes: readonly string[]): InkSource[];
     inside(cells: ArrayLike<number>): Int32Array;
     static meetingTaps(): Float64Array;
     static nameOfDarker(name: string): string;
-    static shownInk(
-      width: number,
-      density: ArrayLike<number>,
-      strokes: ArrayLike<number>,
-      tenths: ArrayLike<number>,
-      strokePx: number,
-    ): Int8Array;
+    static shownInk(width: number, density: ArrayLike<number>, strokes: ArrayLike<number>, tenths: ArrayLike<number>, strokePx: number): Int8Array;
     static tenths(text: string): number;
     touching(cells: ArrayLike<number>): Int32Array;
     static widthText(tenths: number): string;
@@ -549,13 +443,7 @@ declare module "rules" {
     private constructor();
     static flattened(pixels: ArrayLike<number>, count: number): Int32Array;
     static grey(pixels: ArrayLike<number>): Int32Array;
-    static mean(
-      pixels: ArrayLike<number>,
-      across: number,
-      column: number,
-      line: number,
-      discPx: number,
-    ): string;
+    static mean(pixels: ArrayLike<number>, across: number, column: number, line: number, discPx: number): string;
   }
 
   export class WarmUp {

@@ -219,6 +219,48 @@ class BlockInJourneyTest {
         }
     }
 
+    @Test
+    void undoInTheMiddleOfADragTakesBackWhatWasBeforeAndLosesNothing() {
+        begin(false);
+        desk.press("Shift+B");
+        mode("Ellipse");
+        desk.sweep(new At(220, 70), new At(420, 270));
+        desk.expectSaved();
+        mode("Choose");
+        desk.click(320, 170);
+        assertThat(page.locator("#shapes-said")).hasText("1 shape in the hand");
+        desk.press("Shift+ArrowRight");
+        desk.expectSaved();
+
+        At middle = desk.onScreen(330, 170);
+        page.mouse().move(middle.x(), middle.y());
+        page.mouse().down();
+        page.mouse().move(middle.x() + 10, middle.y() + 10);
+        desk.press("Control+z");
+        page.mouse().move(middle.x() + 40, middle.y() + 20);
+        page.mouse().up();
+        desk.expectSaved();
+        assertThat(page.locator("#notice")).isHidden();
+        String shown = knots();
+
+        page.reload();
+        desk.waitUntilOpen();
+        desk.press("Shift+B");
+        mode("Choose");
+        desk.click(340, 180);
+        assertThat(page.locator("#shapes-said")).hasText("1 shape in the hand");
+        assertThat(knots()).as("as it was left").isEqualTo(shown);
+    }
+
+    /** Where the points of the shape in the hand are shown. */
+    private String knots() {
+        page.waitForSelector(".knot:not([hidden])");
+        return page.locator(".knot:not([hidden])").all().stream()
+                .map(knot -> knot.getAttribute("style"))
+                .toList()
+                .toString();
+    }
+
     /** Of the parts clockwise from the top. */
     private static Oklch hue(BufferedImage flats, int part) {
         double angle = (15 + 30 * part - 90) * Math.PI / 180;
