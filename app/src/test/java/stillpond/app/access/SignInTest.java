@@ -7,14 +7,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 
 /** Signing in and out, and what is kept of it. */
-@Isolated("It counts sessions.")
 class SignInTest {
 
     private final TestPond pond = TestPond.shared();

@@ -65,6 +65,7 @@ class CardPagesTest {
                         .statusCode())
                 .isEqualTo(302);
         assertThat(lead.get(at + "/cards").body()).contains("Quayside offset");
+        assertThat(card()).contains("in print");
     }
 
     @Test

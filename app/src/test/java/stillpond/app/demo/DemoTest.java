@@ -18,7 +18,6 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
@@ -39,7 +38,6 @@ import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
 
-@ResourceLock("demo")
 class DemoTest {
 
     private static final Path AXE = Path.of("src/main/web/node_modules/axe-core/axe.min.js");

@@ -21,7 +21,6 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.ChangeRequest;
@@ -46,7 +45,6 @@ import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
 
 /** The same coat on every page: a new drawing of Juniper is carried to, lit, and kept consistent with the rest of the book. */
-@ResourceLock("demo")
 class SameCoatJourneyTest {
 
     private static final Path DRAWING = Path.of("src/test/resources/drawings/juniperWaits.svg");

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.export.SheetCuts;
 import stillpond.app.sheet.Sheet;
@@ -14,7 +13,6 @@ import stillpond.core.cut.CutJob;
 import stillpond.core.cut.CutSettings;
 import stillpond.core.handon.Arrangement;
 
-@ResourceLock("demo")
 class DemoCutTest {
 
     private final TestPond pond = TestPond.sharedDemo();

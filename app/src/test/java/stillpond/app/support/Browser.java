@@ -29,17 +29,17 @@ public final class Browser implements AutoCloseable {
         PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     }
 
-    /** One Chromium for all tests of a thread, which alone may speak to it; it ends with the process that it was started by. */
-    private static final ThreadLocal<com.microsoft.playwright.Browser> CHROMIUM = ThreadLocal.withInitial(() ->
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
-                    .chromium()
-                    .launch(new LaunchOptions()
-                            .setExecutablePath(Path.of("/usr/bin/chromium"))
-                            .setArgs(FLAGS)));
+    /** One Chromium for all tests of a run: it ends with the process that it was started by. */
+    private static final com.microsoft.playwright.Browser CHROMIUM = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))
+            .chromium()
+            .launch(new LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(FLAGS));
 
     /** Smaller than most screens: drawn in software, every pixel takes time. */
-    private final BrowserContext context = CHROMIUM.get()
-            .newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1100, 720));
+    private final BrowserContext context =
+            CHROMIUM.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1100, 720));
 
     private final List<String> complaints = new CopyOnWriteArrayList<>();
 

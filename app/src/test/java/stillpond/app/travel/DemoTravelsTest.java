@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.account.Accounts;
 import stillpond.app.project.Projects;
@@ -19,7 +18,6 @@ import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
 
 /** The demo travels to an installation where nothing is yet. */
-@ResourceLock("demo")
 class DemoTravelsTest {
 
     private final TestPond here = TestPond.sharedDemo();
