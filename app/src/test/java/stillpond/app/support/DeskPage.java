@@ -53,11 +53,13 @@ public record DeskPage(Page page, double pxPerUnit) {
         return this;
     }
 
+    /** Takes a swatch of the shore into the hand. */
     public void take(String swatch) {
-        page.locator(".pebble")
+        Locator pebble = page.locator(".pebble")
                 .filter(new Locator.FilterOptions().setHasText(swatch))
-                .first()
-                .click();
+                .first();
+        pebble.click();
+        assertThat(pebble).hasAttribute("aria-pressed", "true");
     }
 
     /** Drags a pebble from the shore to a place on the sheet. */
