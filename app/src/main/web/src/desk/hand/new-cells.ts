@@ -175,8 +175,9 @@ export class NewCells {
     putInto(plane, patch.boxes);
     const map = { plane, layer: patch.layer };
     const said = this.regions.dams();
-    const shut = [...said.shut, ...patch.dam];
-    this.present = { ...this.present, ...said, id, cellCount: patch.layer.count(), shut };
+    const shut = [...new Set([...said.shut, ...patch.dam])];
+    const open = said.open.filter((opening) => !patch.dam.includes(opening));
+    this.present = { ...this.present, ...said, id, cellCount: patch.layer.count(), shut, open };
     this.hand.letGo();
     const worn = patch.split.map(({ cell, parts }) => ({ fill: this.fills.of(cell), parts }));
     this.view.patch(map, patch.boxes);

@@ -16,8 +16,9 @@ import stillpond.core.ink.InkPlane;
  * @param map the cells afterwards, on the plane of the map before, which is no longer to be used
  * @param split the cells that were split, and the parts that each has now, itself first
  * @param former what stood in the plane before: put back in this order, the plane is as it was
+ * @param cut the pixels of the lines, and of crumbs that they cut off a cell, too small to be a part of it: cells that touch there lie on different sides
  */
-public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former) {
+public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former, BitSet cut) {
 
     /** A cell that was split. */
     public record Parts(int cell, List<Integer> parts) {
@@ -55,6 +56,7 @@ public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former)
         private final CellMap before;
         private final InkPlane ink;
         private final BitSet isWall;
+        private final BitSet cut;
         private final List<Cell> cells;
         private final BorderChanges borders;
         private final List<Parts> split = new ArrayList<>();
@@ -64,6 +66,7 @@ public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former)
             this.before = before;
             this.ink = ink;
             this.isWall = isWall;
+            this.cut = (BitSet) isWall.clone();
             this.cells = new ArrayList<>(before.cells());
             this.borders = new BorderChanges(before.plane());
         }
@@ -71,7 +74,7 @@ public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former)
         void split(int number, List<Integer> wall) {
             Cell cell = cells.get(number);
             Optional<CellSplitter.Split> done =
-                    new CellSplitter(before.plane(), ink, isWall, cell).splitFrom(cells.size(), wall);
+                    new CellSplitter(before.plane(), ink, isWall, cell, cut).splitFrom(cells.size(), wall);
             if (done.isPresent()) {
                 PlanePatch patch = done.get().former();
                 split.add(new Parts(number, done.get().parts()));
@@ -118,11 +121,11 @@ public record CellSplit(CellMap map, List<Parts> split, List<PlanePatch> former)
 
         CellSplit done() {
             if (split.isEmpty()) {
-                return new CellSplit(before, split, former);
+                return new CellSplit(before, split, former, cut);
             }
             Collections.reverse(former);
             return new CellSplit(
-                    new CellMap(before.plane(), cells, borders.appliedTo(before.borders())), split, former);
+                    new CellMap(before.plane(), cells, borders.appliedTo(before.borders())), split, former, cut);
         }
     }
 }

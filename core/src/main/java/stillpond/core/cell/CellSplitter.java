@@ -26,12 +26,15 @@ final class CellSplitter {
     private final InkPlane ink;
     private final Cell cell;
     private final IntPredicate isPaper;
+    private final BitSet cut;
 
-    CellSplitter(CellPlane plane, InkPlane ink, BitSet isWall, Cell cell) {
+    /** @param cut gets the pixels of crumbs, which are too small to be a part */
+    CellSplitter(CellPlane plane, InkPlane ink, BitSet isWall, Cell cell, BitSet cut) {
         this.plane = plane;
         this.numbers = plane.numbers();
         this.ink = ink;
         this.cell = cell;
+        this.cut = cut;
         this.isPaper = i -> numbers[i] == cell.number() && !ink.isInk(i) && !isWall.get(i);
     }
 
@@ -51,6 +54,7 @@ final class CellSplitter {
         for (PartFlood.Part part : PartFlood.allButTheLargest(plane, isPaper, beside(wall))) {
             (part.areaPx() >= CellMap.MIN_PAPER_PX ? parts : crumbs).add(part);
         }
+        crumbs.forEach(crumb -> crumb.runs().forEach(run -> cut.set(run.start(), run.endExclusive())));
         if (parts.isEmpty()) {
             return Optional.empty();
         }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.geom.Arc2D;
+import java.awt.geom.Line2D;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
 import java.util.Set;
@@ -73,6 +74,27 @@ class HandDamTest {
         assertThat(dammed.of(top)).isNotEqualTo(dammed.of(bottom));
         Regions lifted = Regions.of(after, Dams.at(1).opening(parted.dam()));
         assertThat(lifted.of(top)).isEqualTo(lifted.of(bottom));
+    }
+
+    /** Rooms joined through a door that nobody shut: a line through the door parts left from right, and not top from bottom. */
+    @Test
+    void aLineThroughAnOpeningPartsItsSides() {
+        InkPlane rooms = Drawn.of(
+                new Rectangle2D.Double(60, 40, 200, 220),
+                new Line2D.Double(60, 150, 150, 150),
+                new Line2D.Double(170, 150, 260, 150));
+        Openings door = Openings.of(rooms);
+        assertThat(cell(door, 160, 100)).isNotEqualTo(cell(door, 160, 200));
+        for (double x : new double[] {152, 156, 160, 164, 168}) {
+            HandDam.Parted parted = (HandDam.Parted) HandDam.draw(door, rooms, line(x, 50, x, 250));
+            Regions regions = Regions.of(parted.openings(), Dams.at(1).shutting(parted.dam()));
+            int left = regions.of(cell(parted.openings(), 100, 100));
+            int right = regions.of(cell(parted.openings(), 220, 100));
+            assertThat(left).isNotEqualTo(right);
+            assertThat(regions.of(cell(parted.openings(), 100, 200))).isNotEqualTo(right);
+            assertThat(regions.of(cell(parted.openings(), 220, 200))).isNotEqualTo(left);
+            parted.former().forEach(patch -> patch.putInto(door.cells().plane()));
+        }
     }
 
     @Test
