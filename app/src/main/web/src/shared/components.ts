@@ -4,7 +4,7 @@ import type { Alpine } from "alpinejs";
 export function component(alpine: Alpine, name: string, begin: (element: HTMLElement) => void): void {
   alpine.data(name, () => ({
     init() {
-      begin((this as unknown as { $el: HTMLElement }).$el);
+      begin(this.$el);
     },
   }));
 }

@@ -97,7 +97,8 @@ class LayerDams {
         Dams after = of(from).shutting(alsoShut);
         Map<Integer, DamState> said = new HashMap<>();
         dams.findByKeyLayerId(from.id()).forEach(dam -> said.put(dam.opening(), dam.state()));
-        alsoShut.forEach(opening -> said.put(opening, DamState.SHUT));
+        alsoShut.forEach(
+                opening -> said.merge(opening, DamState.SHUT, (was, shut) -> was == DamState.INKED ? was : shut));
         said.forEach((opening, state) -> dams.save(new StoredDam(to.id(), opening, state)));
         to.setReach(from.reach());
         to.setRegions(Regions.of(openings, after).ofCells());

@@ -70,8 +70,7 @@ export class ShapeKnots {
   private button(index: number): HTMLButtonElement {
     const made = el("button", {
       type: "button",
-      className:
-        "span-handle knot w-[22px] h-[22px] before:inset-[6px] before:border-[1.5px] [&.is-corner]:before:rounded-[1px]",
+      className: "span-handle knot",
       "aria-label": `Point ${index + 1} of the shape`,
       title: "Drag to move, with Alt this shape alone. Double click: corner or none. Del: drop.",
       keydown: (event: KeyboardEvent) => this.onKey(index, event),

@@ -88,6 +88,7 @@ export function openGaps(desk: Desk, newCells: NewCells, handles: EvenHandles): 
       run: () => evenly.open(),
     },
   );
+  commands.onEscape(() => pockets.close());
   commands.onEscape(() => evenly.close());
   commands.atRest(() => {
     leak.close();

@@ -22,17 +22,25 @@ export class Pockets {
       if (laid && laid.fill !== NO_FILL) {
         this.look(laid.fill, laid.cells);
       } else {
-        this.offer.hidden = true;
+        this.close();
       }
     });
+    hand.tool.listen(() => this.close());
     this.button.addEventListener("click", () => this.take());
   }
 
   take(): void {
     if (!this.offer.hidden) {
       this.work.lay(this.fill, this.cells);
-      this.offer.hidden = true;
+      this.close();
     }
+  }
+
+  /** Takes the offer back; returns whether there was one. */
+  close(): boolean {
+    const wasOpen = !this.offer.hidden;
+    this.offer.hidden = true;
+    return wasOpen;
   }
 
   private look(fill: Fill, laid: number[]): void {

@@ -20,8 +20,10 @@ export interface Told {
   readonly chapter: Chapter;
   /** What it does, in a few words; without, it is not told there. */
   readonly tells?: string;
-  /** What one does, where keys alone do not say it. */
+  /** What one does instead of its keys, or where it has none. */
   readonly gesture?: string;
+  /** What stands for its keys, which are many alike. */
+  readonly written?: string;
 }
 
 /** Something that a key, an entry of a menu or a button of the strip does. */
@@ -113,10 +115,6 @@ export class Commands {
       (command) =>
         (isOnSheet || !command.isOnSheet) && (command.isMeant?.() ?? true) && command.run(event) !== false,
     );
-  }
-
-  run(name: string): unknown {
-    return this.known.find((command) => command.name === name)!.run();
   }
 
   /** The entries of a menu, part by part. */

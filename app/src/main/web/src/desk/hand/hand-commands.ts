@@ -142,7 +142,7 @@ export function handCommands(hand: Hand): Command[] {
       keys: [key],
       isOnSheet: true,
       chapter: "Sheet",
-      gesture: "arrows",
+      written: "arrows",
       ...(at === 0 && { tells: "walk from region to region" }),
       run: () => hand.walk(direction),
     })),

@@ -57,11 +57,6 @@ export class Tools {
     return this.known.get(this.hand.tool.get())!;
   }
 
-  /** Whether its button in the strip is pressed. */
-  isInHand(name: string): boolean {
-    return this.hand.tool.get() === name;
-  }
-
   has(name: string): boolean {
     return this.known.has(name);
   }
@@ -80,6 +75,6 @@ export class Tools {
 
   /** Takes a tool, or the usual one if it is in the hand already. */
   private toggle(name: string): void {
-    this.hand.takeTool(this.isInHand(name) ? "fill" : name);
+    this.hand.takeTool(this.hand.has(name) ? "fill" : name);
   }
 }

@@ -55,8 +55,7 @@ export class Knots {
   private button(knot: number): HTMLButtonElement {
     const made = el("button", {
       type: "button",
-      className:
-        "span-handle knot w-[22px] h-[22px] before:inset-[6px] before:border-[1.5px] [&.is-corner]:before:rounded-[1px]",
+      className: "span-handle knot",
       title: "Drag to move. Alt and click: drop. Double click: corner or none.",
       keydown: (event: KeyboardEvent) => this.onKey(knot, event),
       pointerdown: (event: PointerEvent) => this.drag(knot, event),

@@ -26,12 +26,10 @@ export class KeySheet {
   }
 }
 
-function rowOf({ keys = [], gesture, tells }: Told & Partial<Command>): HTMLElement {
-  // Where a gesture says it all, its keys are in its words.
-  const isOneOfMany = gesture !== undefined && /^(arrows|1 to 0)$/.test(gesture);
-  const written = isOneOfMany ? [] : keys.map((key) => el("kbd", {}, key));
-  const said = gesture === undefined ? [] : [gesture];
-  const parts = [...written, ...said].flatMap((part, at) => (at === 0 ? [part] : [", ", part]));
+function rowOf({ keys = [], written, gesture, tells }: Told & Partial<Command>): HTMLElement {
+  const pressed = written === undefined ? keys.map((key) => el("kbd", {}, key)) : [written];
+  const said = [...pressed, ...(gesture === undefined ? [] : [gesture])];
+  const parts = said.flatMap((part, at) => (at === 0 ? [part] : [", ", part]));
   return el(
     "div",
     { className: "grid grid-cols-[9rem_1fr] gap-3 break-inside-avoid py-0.5" },

@@ -8,7 +8,7 @@ export function showStrip(place: HTMLElement, hand: Hand, tools: Tools, commands
   const buttons = commands.inStrip.map((command) => ({ command, button: buttonOf(command) }));
   place.replaceChildren(...buttons.map(({ button }) => button));
   for (const { command, button } of buttons.filter((each) => tools.has(each.command.name))) {
-    hand.tool.subscribe(() => button.setAttribute("aria-pressed", String(tools.isInHand(command.name))));
+    hand.tool.subscribe(() => button.setAttribute("aria-pressed", String(hand.has(command.name))));
   }
 }
 

@@ -45,7 +45,7 @@ export function openShore(desk: Desk): OpenShore {
       name: `hold-${digit}`,
       keys: [digit],
       chapter: "Fill" as const,
-      gesture: "1 to 0",
+      written: "1 to 0",
       ...(at === 0 && { tells: "take a swatch of the shore" }),
       run: () => shore.holdByKey(digit),
     })),

@@ -24,12 +24,6 @@ import stillpond.core.format.PlaneCodec;
 /** A little person, laid on one sheet and drawn smaller and the other way round on the next. Places are pixels of the sheets, 3000 x 2000. */
 class CarryJourneyTest {
 
-    private static final String PERSON = """
-            <rect x="130" y="150" width="110" height="130"/><path d="M130 210H240M130 232H240"/>
-            <circle cx="185" cy="100" r="50"/><rect x="135" y="280" width="42" height="80"/>
-            <rect x="195" y="280" width="42" height="80"/><ellipse cx="282" cy="235" rx="42" ry="36"/>
-            <ellipse cx="282" cy="222" rx="20" ry="12"/>""";
-
     private final TestPond pond = TestPond.shared();
     private final Work work = Work.begin(pond);
     private final Browser browser = new Browser();
@@ -38,8 +32,8 @@ class CarryJourneyTest {
 
     @BeforeEach
     void layTheModel() {
-        model = work.bring(drawing(""));
-        next = work.bring(drawing("transform=\"translate(520 40) scale(-0.85 0.85)\""));
+        model = work.bring(Drawings.person(""));
+        next = work.bring(Drawings.person("translate(520 40) scale(-0.85 0.85)"));
         work.lay(model, work.coat().id(), 925, 850);
         work.lay(model, work.coat().id(), 925, 1200);
         work.lay(model, work.scarf().id(), 925, 1105);
@@ -137,10 +131,6 @@ class CarryJourneyTest {
                     assertThat(proposal.choices().get(0).fill())
                             .isEqualTo(work.coat().id().toString());
                 });
-    }
-
-    private static byte[] drawing(String transform) {
-        return Drawings.svg("<g fill=\"#fff\" stroke=\"#000\" stroke-width=\"5\" " + transform + ">" + PERSON + "</g>");
     }
 
     /** Where a place of the model lies on the next sheet: mirrored about x and at 0.85 of the size. */

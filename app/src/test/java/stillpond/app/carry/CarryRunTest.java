@@ -23,11 +23,6 @@ import stillpond.core.format.PlaneCodec;
 /** What is sure is carried on through a scene, sheet after sheet, with nobody looking on. Places are in the units of the drawing, 600 x 400. */
 class CarryRunTest {
 
-    private static final String PERSON = """
-            <rect x="130" y="150" width="110" height="130"/><path d="M130 210H240M130 232H240"/>
-            <circle cx="185" cy="100" r="50"/><rect x="135" y="280" width="42" height="80"/>
-            <rect x="195" y="280" width="42" height="80"/><ellipse cx="282" cy="235" rx="42" ry="36"/>""";
-
     private final TestPond pond = TestPond.shared();
     private final Work work = Work.begin(pond);
     private final Visitor visitor = Visitor.signedIn(pond, work.person());
@@ -37,9 +32,7 @@ class CarryRunTest {
     @BeforeEach
     void drawAScene() {
         for (int step = 0; step < 3; step++) {
-            scene.add(work.bringToDesk(
-                    Drawings.svg("<g fill=\"#fff\" stroke=\"#000\" stroke-width=\"5\" transform=\"translate("
-                            + 60 * step + " 0)\">" + PERSON + "</g>")));
+            scene.add(work.bringToDesk(Drawings.person("translate(" + 60 * step + " 0)")));
         }
         lay(0, work.coat().id(), 185, 180);
         lay(0, work.coat().id(), 185, 260);

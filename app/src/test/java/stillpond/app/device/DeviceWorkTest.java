@@ -21,7 +21,6 @@ import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
 import stillpond.app.background.BackgroundTask.Node;
 import stillpond.app.export.PageMemory;
-import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.refusal.Refusal;
 
@@ -49,7 +48,6 @@ class DeviceWorkTest {
     }
 
     private void theDeviceAnswersWith(Throwable fault) {
-        when(memory.during(any(Sheet.class), anyString(), anyInt(), any())).thenThrow(fault);
         when(memory.during(any(), anyString(), anyInt(), any())).thenThrow(fault);
     }
 
