@@ -57,9 +57,12 @@ export class Evenly implements Divided {
   /** Returns whether it was open. */
   close(): boolean {
     const wasOpen = !this.panel.hidden;
-    this.panel.hidden = true;
-    this.handles.hide(this);
-    this.overlay.divide([]);
+    if (wasOpen) {
+      this.panel.hidden = true;
+      this.handles.hide(this);
+      this.overlay.divide([]);
+      byId("sheet").focus({ preventScroll: true });
+    }
     return wasOpen;
   }
 

@@ -104,9 +104,14 @@ export class Commands {
   }
 
   escape(): void {
-    if (!this.escapes.some((close) => close())) {
+    if (!this.closeTop()) {
       this.rests.forEach((rest) => rest());
     }
+  }
+
+  /** Closes what lies over the rest; returns whether there was anything. */
+  closeTop(): boolean {
+    return this.escapes.some((close) => close());
   }
 
   /** Runs what a key means; returns whether it means anything. */

@@ -31,10 +31,16 @@ export class KeyInput {
 
   private onDown(event: KeyboardEvent): void {
     if (
-      isTyping(event.target) ||
+      event.defaultPrevented ||
       this.isLookOnly() ||
       document.querySelector("dialog[open], .region-menu:not([hidden])")
     ) {
+      return;
+    }
+    if (isTyping(event.target)) {
+      if (event.key === "Escape" && !this.commands.closeTop()) {
+        (event.target as HTMLElement).blur();
+      }
       return;
     }
     const isOnSheet = [this.canvas, document.body].includes(document.activeElement as HTMLElement);

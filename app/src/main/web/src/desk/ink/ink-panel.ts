@@ -42,6 +42,7 @@ export class InkPanel {
     this.panel.addEventListener("keydown", (event) => {
       if (event.key === "Escape") {
         this.toggle();
+        event.preventDefault();
       }
     });
     this.file.addEventListener("change", () => this.replace());

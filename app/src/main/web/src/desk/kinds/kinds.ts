@@ -100,6 +100,7 @@ export class Kinds implements Drawing {
     this.panel.addEventListener("keydown", (event) => {
       if (event.key === "Escape") {
         this.close();
+        event.preventDefault();
       }
     });
     hand.present.listen((fill) => this.wear(fill));

@@ -28,7 +28,12 @@ export class Adjusting {
     byId("adjust-tied").addEventListener("click", () => void this.takeHere());
     byId("adjust-everywhere").addEventListener("click", () => void this.takeEverywhere());
     byId("adjust-close").addEventListener("click", () => this.close());
-    this.panel.addEventListener("keydown", (event) => event.key === "Escape" && this.close());
+    this.panel.addEventListener("keydown", (event) => {
+      if (event.key === "Escape") {
+        this.close();
+        event.preventDefault();
+      }
+    });
     const before = byId("adjust-before");
     const hold = (held: boolean) => () => this.show(!held);
     before.addEventListener("pointerdown", hold(true));

@@ -77,7 +77,12 @@ export class Mixing {
       {
         className: "menu-list meeting",
         role: "menu",
-        keydown: (event: KeyboardEvent) => event.key === "Escape" && close(),
+        keydown: (event: KeyboardEvent) => {
+          if (event.key === "Escape") {
+            close();
+            event.preventDefault();
+          }
+        },
       },
       act(`Mix ${to.name} halfway to ${from.name}`, undefined),
       act(`Give ${to.name} the colour of ${from.name}`, [

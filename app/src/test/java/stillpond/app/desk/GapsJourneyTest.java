@@ -205,6 +205,57 @@ class GapsJourneyTest {
         assertThat(desk.export("Sheet as PNG").getRGB(1510, 500) & 0xffffff).isEqualTo(PAPER);
     }
 
+    /** Escape leaves it from within a field, and nothing was changed; the second time it is done. */
+    @Test
+    void whatIsGatheredIsDividedEvenlyByDams() {
+        DeskPage desk =
+                open("<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>");
+        Page page = desk.page();
+        desk.press("f");
+        desk.click(1500, 1000);
+        for (boolean isMeant : new boolean[] {false, true}) {
+            page.locator("#gather-more").click();
+            page.locator("#gather-menu").getByText("Divide evenly").click();
+            page.locator("#evenly-kind").selectOption("STRIPS");
+            page.locator("#evenly-parts").fill("3");
+            page.locator("#evenly-parts").press(isMeant ? "Enter" : "Escape");
+            assertThat(page.locator("#evenly")).isHidden();
+            desk.expectLeft(isMeant ? "4 of 4 regions left" : "2 of 2 regions left");
+        }
+        desk.press("f");
+        desk.press("Escape");
+        desk.take("Coat");
+        desk.click(1500, 1000);
+        assertThat(desk.shown(1500, 1000)).isEqualTo(COAT);
+        assertThat(desk.shown(500, 1000)).isEqualTo(PAPER);
+        assertThat(desk.shown(2500, 1000)).isEqualTo(PAPER);
+        desk.expectSaved();
+    }
+
+    /** A hole beside a fill is offered with it; the offer goes when something else is begun. */
+    @Test
+    void emptyPocketsBesideAFillAreOffered() {
+        DeskPage desk = open("""
+                <g fill="none" stroke="#000" stroke-width="6">
+                  <rect x="60" y="60" width="480" height="280"/><circle cx="200" cy="200" r="12"/>
+                </g>""");
+        Page page = desk.page();
+        desk.take("Coat");
+        desk.click(1500, 1000);
+        assertThat(page.locator("#pockets")).containsText("Fill 1 empty pocket beside it too");
+        desk.press("t");
+        assertThat(page.locator("#pockets")).isHidden();
+        desk.press("t");
+        desk.take("Scarf");
+        desk.click(1500, 1000);
+        assertThat(page.locator("#pockets")).isVisible();
+        desk.press("p");
+        assertThat(page.locator("#pockets")).isHidden();
+        assertThat(desk.shown(1000, 1000)).isEqualTo(SCARF);
+        desk.expectLeft("1 of 3 regions left");
+        desk.expectSaved();
+    }
+
     /** The desk joins regions by itself, so that reach moves live; the server must come to the same ones. */
     @Test
     void deskAndServerAgreeAboutRegions() {
