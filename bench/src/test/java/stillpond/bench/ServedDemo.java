@@ -10,6 +10,7 @@ import java.util.UUID;
 /** The application as it was packed, on the server of databases that {@code ./pond test} has started. */
 public final class ServedDemo {
 
+    private static final String DEMO = "demo_template";
     private static final Path JARS = Path.of("..", "app", "target");
 
     private ServedDemo() {}
@@ -36,7 +37,11 @@ public final class ServedDemo {
         try (var connection =
                         new ServedDatabase(server.url() + "postgres", server.user(), server.password()).connect();
                 var statement = connection.createStatement()) {
-            statement.execute("create database " + name);
+            // Loading the demo takes a while: the tests of the application leave it to be copied.
+            boolean isLoaded = statement
+                    .executeQuery("select from pg_database where datname = '" + DEMO + "'")
+                    .next();
+            statement.execute("create database " + name + (isLoaded ? " template " + DEMO : ""));
         }
         return new ServedDatabase(server.url() + name, server.user(), server.password());
     }

@@ -47,13 +47,14 @@ class DemoTest {
 
     @BeforeAll
     static void open() {
-        pond = TestPond.sharedDemo();
+        pond = TestPond.ownDemo();
         browser = new Browser();
     }
 
     @AfterAll
     static void close() {
         browser.close();
+        pond.close();
     }
 
     @Test

@@ -50,7 +50,7 @@ class SameCoatJourneyTest {
     private static final Path DRAWING = Path.of("src/test/resources/drawings/juniperWaits.svg");
     private static final Srgb EVENING = Srgb.ofHex("#8a7ab0");
 
-    private final TestPond pond = TestPond.sharedDemo();
+    private final TestPond pond = TestPond.ownDemo();
     private final Sheets sheets = pond.bean(Sheets.class);
     private final Browser browser = new Browser();
     private Page page;
@@ -59,6 +59,7 @@ class SameCoatJourneyTest {
     @AfterEach
     void close() {
         browser.close();
+        pond.close();
     }
 
     @Test

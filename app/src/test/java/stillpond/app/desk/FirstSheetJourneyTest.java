@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.awt.image.BufferedImage;
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
@@ -29,6 +30,8 @@ class FirstSheetJourneyTest {
                 Browser browser = new Browser()) {
             Work work = Work.begin(pond);
             Page page = browser.newPage();
+            // With the ripples that other journeys do without.
+            page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.NO_PREFERENCE));
             signIn(page, pond, work);
             bringIn(page);
             DeskPage desk = openOnDesk(page);

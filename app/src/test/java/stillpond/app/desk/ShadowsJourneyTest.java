@@ -176,18 +176,24 @@ class ShadowsJourneyTest {
         }
         desk.expectSaved();
         List<Route> kept = new ArrayList<>();
-        page.route("**/shadows", kept::add);
+        page.route("**/shadows", route -> {
+            if (route.request().method().equals("POST")) {
+                kept.add(route);
+            } else {
+                route.resume();
+            }
+        });
         page.keyboard().press("c");
         assertThat(page.locator(".knot.is-corner")).hasCount(1);
-        page.waitForCondition(() -> kept.size() == 1);
+        page.waitForCondition(() -> !kept.isEmpty());
         page.locator(".knot").nth(1).focus();
         page.keyboard().press("Delete");
         assertThat(page.locator(".knot")).hasCount(3);
         kept.get(0).resume();
-        page.waitForCondition(() -> kept.size() == 2);
+        page.waitForCondition(() -> kept.size() > 1);
         assertThat(page.locator(".knot")).hasCount(3);
         page.unroute("**/shadows");
-        kept.get(1).resume();
+        kept.subList(1, kept.size()).forEach(Route::resume);
         desk.expectSaved();
         page.locator(".knot").nth(2).focus();
         page.keyboard().press("c");

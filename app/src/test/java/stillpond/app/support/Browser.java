@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserType.LaunchOptions;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -37,9 +38,10 @@ public final class Browser implements AutoCloseable {
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(FLAGS));
 
-    /** Smaller than most screens: drawn in software, every pixel takes time. */
-    private final BrowserContext context =
-            CHROMIUM.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1100, 720));
+    /** Smaller than most screens, and without motion: drawn in software, every pixel of every frame takes time. */
+    private final BrowserContext context = CHROMIUM.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+            .setViewportSize(1100, 720)
+            .setReducedMotion(ReducedMotion.REDUCE));
 
     private final List<String> complaints = new CopyOnWriteArrayList<>();
 

@@ -143,11 +143,15 @@ public record DeskPage(Page page, double pxPerUnit) {
         }
         int width = (int) Math.round(picture.getWidth() / pxPerUnit);
         int height = (int) Math.round(picture.getHeight() / pxPerUnit);
+        int[] pixels = picture.getRGB(0, 0, picture.getWidth(), picture.getHeight(), null, 0, picture.getWidth());
         BufferedImage large = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        int[] row = new int[width];
         for (int y = 0; y < height; y++) {
+            int start = (int) (y * pxPerUnit) * picture.getWidth();
             for (int x = 0; x < width; x++) {
-                large.setRGB(x, y, picture.getRGB((int) (x * pxPerUnit), (int) (y * pxPerUnit)));
+                row[x] = pixels[start + (int) (x * pxPerUnit)];
             }
+            large.getRaster().setDataElements(0, y, width, 1, row);
         }
         return large;
     }

@@ -6,21 +6,49 @@ import java.sql.SQLException;
 import java.util.Objects;
 import java.util.UUID;
 
-/** An empty database of its own on the server that {@code ./pond test} has started. */
+/** A database of its own on the server that {@code ./pond test} has started. */
 public record TestDatabase(String url, String user, String password) {
 
+    /** The demo as it is loaded, to be copied; the benchmarks' tests copy it too. */
+    private static final String DEMO = "demo_template";
+
+    /** An empty one. */
     public static TestDatabase create() {
-        String server = setting("POND_TEST_DB_URL");
-        String user = setting("POND_TEST_DB_USER");
-        String password = setting("POND_TEST_DB_PASSWORD");
+        return create("template1");
+    }
+
+    /** A copy of the demo. */
+    static TestDatabase ofDemo() {
+        return create(DEMO);
+    }
+
+    private static TestDatabase create(String template) {
         String name = "test_" + UUID.randomUUID().toString().replace('-', '_');
-        try (Connection connection = DriverManager.getConnection(server + "postgres", user, password);
+        ask("create database " + name + " template " + template);
+        return new TestDatabase(
+                setting("POND_TEST_DB_URL") + name, setting("POND_TEST_DB_USER"), setting("POND_TEST_DB_PASSWORD"));
+    }
+
+    static boolean hasDemo() {
+        return ask("select from pg_database where datname = '" + DEMO + "'");
+    }
+
+    /** Nobody may be connected to it. */
+    void becomeDemo() {
+        ask("alter database " + url.substring(url.lastIndexOf('/') + 1) + " rename to " + DEMO);
+    }
+
+    /** Returns whether there is an answer with a row. */
+    private static boolean ask(String sql) {
+        try (Connection connection = DriverManager.getConnection(
+                        setting("POND_TEST_DB_URL") + "postgres",
+                        setting("POND_TEST_DB_USER"),
+                        setting("POND_TEST_DB_PASSWORD"));
                 var statement = connection.createStatement()) {
-            statement.execute("create database " + name);
+            return statement.execute(sql) && statement.getResultSet().next();
         } catch (SQLException e) {
             throw new IllegalStateException("No PostgreSQL for the tests; run them through ./pond test", e);
         }
-        return new TestDatabase(server + name, user, password);
     }
 
     private static String setting(String name) {

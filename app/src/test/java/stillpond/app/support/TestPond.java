@@ -58,18 +58,31 @@ public final class TestPond implements AutoCloseable {
         return pond;
     }
 
-    /** One with the demo, which takes a while to load; shared by all tests that leave the demo as it is. */
+    /** One with the demo, shared by all tests that leave the demo as it is. */
     public static synchronized TestPond sharedDemo() {
         if (sharedDemo == null) {
-            sharedDemo = new TestPond(true);
-            sharedDemo.up();
+            sharedDemo = ownDemo();
         }
         return sharedDemo;
     }
 
+    /** One with a demo of its own. It takes a while to load, so that is done once and then copied. */
+    public static synchronized TestPond ownDemo() {
+        if (!TestDatabase.hasDemo()) {
+            TestDatabase loaded = TestDatabase.create();
+            TestPond loading = new TestPond(true, loaded);
+            loading.up();
+            loading.down();
+            loaded.becomeDemo();
+        }
+        TestPond pond = new TestPond(true, TestDatabase.ofDemo());
+        pond.up();
+        return pond;
+    }
+
     /** Starts it on the port it had before, if it had one. */
     public void up() {
-        context = new SpringApplicationBuilder(StillPondApplication.class)
+        context = new SpringApplicationBuilder(StillPondApplication.class, QuickPasswords.class)
                 .bannerMode(Banner.Mode.OFF)
                 .run(
                         "--server.port=" + port,

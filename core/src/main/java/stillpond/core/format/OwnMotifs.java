@@ -16,11 +16,11 @@ public final class OwnMotifs implements Motifs {
     public static final List<String> NAMES =
             List.of("stripes", "checks", "dots", "tide", "slates", "herringbone", "reeds", "pebbles", "rain", "planks");
 
-    private final Map<String, Motif> read = new ConcurrentHashMap<>();
+    private static final Map<String, Motif> READ = new ConcurrentHashMap<>();
 
     @Override
     public Optional<Motif> find(String name) {
-        return NAMES.contains(name) ? Optional.of(read.computeIfAbsent(name, OwnMotifs::read)) : Optional.empty();
+        return NAMES.contains(name) ? Optional.of(READ.computeIfAbsent(name, OwnMotifs::read)) : Optional.empty();
     }
 
     private static Motif read(String name) {
