@@ -11,14 +11,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.TreeMap;
 import java.util.function.IntFunction;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
+import stillpond.bench.flats.Case;
+import stillpond.bench.flats.CaseFiles;
+import stillpond.bench.flats.Half;
 import stillpond.core.carry.Carry;
 import stillpond.core.carry.Drawing;
 import stillpond.core.format.ImageLimits;
@@ -125,6 +131,26 @@ final class CarryBench {
         System.out.println(score.line(MADE + " made, " + what));
     }
 
+    /** Pairs made of real drawings: those that weights may be found on, and those that are kept for reporting. */
+    private static void real(Path folder) throws IOException {
+        Map<Half, List<String>> halves = CaseFiles.names(folder).stream()
+                .collect(Collectors.groupingBy(Half::of, TreeMap::new, Collectors.toList()));
+        halves.forEach((half, names) -> {
+            CarryScore score = names.parallelStream()
+                    .map(name -> CarryScore.of(RealPairs.of(read(folder, name), 1)))
+                    .reduce(CarryScore.NONE, CarryScore::plus);
+            System.out.println(score.line(names.size() + " real, " + half.name().toLowerCase(Locale.ROOT)));
+        });
+    }
+
+    private static Case read(Path folder, String name) {
+        try {
+            return CaseFiles.read(folder, name);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     private static void folder(Path folder) throws IOException {
         List<String> names;
         try (Stream<Path> files = Files.list(folder)) {
@@ -134,10 +160,14 @@ final class CarryBench {
                     .sorted()
                     .toList();
         }
-        print(names.parallelStream().map(name -> read(folder, name)).toList());
+        if (names.isEmpty()) {
+            real(folder);
+        } else {
+            print(names.parallelStream().map(name -> pair(folder, name)).toList());
+        }
     }
 
-    private static CarryCase read(Path folder, String name) {
+    private static CarryCase pair(Path folder, String name) {
         return new CarryCase(name, side(folder, name + ".a"), side(folder, name + ".b"));
     }
 

@@ -9,16 +9,16 @@ import java.util.List;
  * @param line 8-bit grey
  * @param truth by pixel: 0 do not care, 1 outside, 2 and up a region each
  */
-record Case(String name, BufferedImage line, int[] truth, List<TruthRegion> regions) {
+public record Case(String name, BufferedImage line, int[] truth, List<TruthRegion> regions) {
 
     /** The label of what is no region: ink, slivers, fringes. */
-    static final int DO_NOT_CARE = 0;
+    public static final int DO_NOT_CARE = 0;
 
-    int width() {
+    public int width() {
         return line.getWidth();
     }
 
-    int height() {
+    public int height() {
         return line.getHeight();
     }
 
@@ -27,5 +27,5 @@ record Case(String name, BufferedImage line, int[] truth, List<TruthRegion> regi
      * @param support the share of its border that ink backs
      * @param x the deepest point, and r its depth, in pixels
      */
-    record TruthRegion(int id, int area, double support, int x, int y, double r) {}
+    public record TruthRegion(int id, int area, double support, int x, int y, double r) {}
 }

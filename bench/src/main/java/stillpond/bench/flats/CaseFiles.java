@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 
 /** Cases as files: NAME.line.png, NAME.truth.png (16-bit labels) and NAME.json. */
-final class CaseFiles {
+public final class CaseFiles {
 
     private static final String LINE = ".line.png";
     private static final Pattern REGION = Pattern.compile("\\{[^}]*}");
@@ -42,7 +42,7 @@ final class CaseFiles {
                         .collect(Collectors.joining(",\n ", "[", "]\n")));
     }
 
-    static List<String> names(Path folder) throws IOException {
+    public static List<String> names(Path folder) throws IOException {
         try (Stream<Path> files = Files.list(folder)) {
             return files.map(file -> file.getFileName().toString())
                     .filter(name -> name.endsWith(LINE))
@@ -52,7 +52,7 @@ final class CaseFiles {
         }
     }
 
-    static Case read(Path folder, String name) throws IOException {
+    public static Case read(Path folder, String name) throws IOException {
         BufferedImage line = ImageIO.read(folder.resolve(name + LINE).toFile());
         BufferedImage truth = ImageIO.read(folder.resolve(name + ".truth.png").toFile());
         int[] labels = truth.getRaster().getSamples(0, 0, truth.getWidth(), truth.getHeight(), 0, (int[]) null);

@@ -10,7 +10,7 @@ import stillpond.core.ink.InkPlane;
 import stillpond.core.ink.StrokeWidth;
 
 /** Cuts gaps into the line art of a case, where ink parts two regions: most real drawings have too few to be fitted to. The truth stays. */
-final class GapCutter {
+public final class GapCutter {
 
     /** In stroke widths: as long as the trade's gaps are. */
     private static final double SHORTEST = 0.4;
@@ -20,7 +20,7 @@ final class GapCutter {
 
     private GapCutter() {}
 
-    static Case cut(Case drawn, Random random) {
+    public static Case cut(Case drawn, Random random) {
         int width = drawn.width();
         int height = drawn.height();
         InkPlane ink = FlatsBench.ink(drawn);
