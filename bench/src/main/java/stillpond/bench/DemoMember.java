@@ -126,6 +126,13 @@ public final class DemoMember {
                 .POST(BodyPublishers.ofFile(file)));
     }
 
+    /** Likewise, of what is in memory. */
+    public HttpResponse<String> sendFile(String path, byte[] file) throws IOException, InterruptedException {
+        return send(request(path)
+                .header("Content-Type", "application/octet-stream")
+                .POST(BodyPublishers.ofByteArray(file)));
+    }
+
     private HttpRequest.Builder request(String path) {
         return HttpRequest.newBuilder(URI.create(url + path))
                 .timeout(PATIENCE)

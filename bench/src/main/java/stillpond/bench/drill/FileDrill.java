@@ -3,6 +3,8 @@ package stillpond.bench.drill;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
@@ -66,13 +68,14 @@ final class FileDrill {
 
     Figures run() throws Exception {
         String url = pond.url();
-        long sheetsBefore = count("select count(*) from sheet");
+        DemoMember lead = new DemoMember(url, "lead");
+        Standing before = standing(lead.project());
         try (ServerSocket outside = new ServerSocket(0)) {
             AtomicInteger calls = new AtomicInteger();
             Thread listening = new Thread(() -> listen(outside, calls));
             listening.setDaemon(true);
             listening.start();
-            HostileFiles files = new HostileFiles(outside.getLocalPort());
+            HostileFiles files = new HostileFiles(outside.getLocalPort(), projectFiles(lead));
             List<HostileFile> hostile = new ArrayList<>(written ? files.written() : List.of());
             hostile.addAll(files.changed(changed));
             ExecutorService threads = Executors.newFixedThreadPool(AT_ONCE);
@@ -96,7 +99,7 @@ final class FileDrill {
                 all.addAll(each.get());
             }
             threads.shutdown();
-            return figures(all, calls.get(), sheetsBefore);
+            return figures(all, calls.get(), before, standing(lead.project()));
         }
     }
 
@@ -109,6 +112,33 @@ final class FileDrill {
         } catch (IOException closed) {
             // The drill is over.
         }
+    }
+
+    /** How many there are: what is taken adds to them, what is refused does not. */
+    private record Standing(long sheets, long projects) {}
+
+    /** @param project whose sheets are counted: those of projects that come in are no matter */
+    private Standing standing(String project) throws SQLException {
+        String id = project.substring(project.lastIndexOf('/') + 1);
+        return new Standing(
+                count("select count(*) from sheet where project_id = '" + id + "'"),
+                count("select count(*) from project"));
+    }
+
+    /** The demo's cards, and one of its scenes, as they go out. */
+    private List<byte[]> projectFiles(DemoMember lead) throws IOException, InterruptedException, SQLException {
+        String project = lead.project();
+        List<byte[]> files = new ArrayList<>();
+        for (String scope : List.of("CARDS", "SCENES&scene=" + scene(project))) {
+            Path file = Files.createTempFile("still-pond-drill-", ".zip");
+            try {
+                lead.keep(project + "/export/project.zip?scope=" + scope, file);
+                files.add(Files.readAllBytes(file));
+            } finally {
+                Files.delete(file);
+            }
+        }
+        return files;
     }
 
     private String scene(String project) throws SQLException {
@@ -132,9 +162,13 @@ final class FileDrill {
             case MOTIF -> project + "/motifs";
             case CARDS -> project + "/cards/plan";
             case PROFILE -> project + "/print-condition";
+            case BLOCKED_IN -> project + "/block-in?scene=" + scene + "&title=Drilled&size=A5&pixelsPerInch=72";
+            case PROJECT -> "/shelf/project-file";
         };
         long start = System.nanoTime();
-        HttpResponse<String> answer = member.upload(path, file.name(), file.content());
+        HttpResponse<String> answer = file.reader() == HostileFile.Reader.PROJECT
+                ? member.sendFile(path, file.content())
+                : member.upload(path, file.name(), file.content());
         double seconds = (System.nanoTime() - start) / 1e9;
         return new Answer(
                 file.reader().toString(),
@@ -144,7 +178,8 @@ final class FileDrill {
                 seconds);
     }
 
-    private Figures figures(List<Answer> all, int calls, long sheetsBefore) throws SQLException, IOException {
+    private Figures figures(List<Answer> all, int calls, Standing before, Standing after)
+            throws SQLException, IOException {
         Map<String, Integer> counts = new TreeMap<>();
         for (Answer each : all) {
             counts.merge(each.status() / 100 + "xx", 1, Integer::sum);
@@ -153,13 +188,18 @@ final class FileDrill {
             }
         }
         double longest = all.stream().mapToDouble(Answer::seconds).max().orElse(0);
-        long taken = all.stream()
-                .filter(each -> each.what().equals("SHEET") && each.status() == 201)
-                .count();
-        long halfDone = Math.abs(count("select count(*) from sheet") - sheetsBefore - taken)
+        long halfDone = Math.abs(
+                        after.sheets() - before.sheets() - taken(all, "SHEET", 201) - taken(all, "BLOCKED_IN", 302))
+                + Math.abs(after.projects() - before.projects() - taken(all, "PROJECT", 201))
                 + count("select count(*) from sheet s where not exists (select from layer l where l.sheet_id = s.id)");
         boolean hadMemory = pond.isAlive() && !pond.log().contains("OutOfMemoryError");
         return new Figures(counts, longest, calls, halfDone, hadMemory);
+    }
+
+    private static long taken(List<Answer> all, String what, int status) {
+        return all.stream()
+                .filter(each -> each.what().equals(what) && each.status() == status)
+                .count();
     }
 
     private long count(String query) throws SQLException {

@@ -11,6 +11,8 @@ record HostileFile(Reader reader, String name, byte[] content) {
         PICTURE,
         MOTIF,
         CARDS,
-        PROFILE
+        PROFILE,
+        BLOCKED_IN,
+        PROJECT
     }
 }

@@ -5,6 +5,8 @@ import java.awt.Graphics2D;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
+import java.io.BufferedOutputStream;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -16,6 +18,9 @@ import java.util.List;
 import java.util.Random;
 import java.util.zip.CRC32;
 import java.util.zip.Deflater;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
 import stillpond.bench.drill.HostileFile.Reader;
 
@@ -26,11 +31,16 @@ final class HostileFiles {
     private static final int MOST_CHANGES = 12;
 
     private final int outsidePort;
+    private final List<byte[]> projectFiles;
     private final Random random = new Random(SEED);
 
-    /** @param outsidePort of a listener that nobody should call */
-    HostileFiles(int outsidePort) {
+    /**
+     * @param outsidePort of a listener that nobody should call
+     * @param projectFiles good ones
+     */
+    HostileFiles(int outsidePort, List<byte[]> projectFiles) {
         this.outsidePort = outsidePort;
+        this.projectFiles = projectFiles;
     }
 
     /** Good files, each changed in some places. */
@@ -39,7 +49,9 @@ final class HostileFiles {
         List<HostileFile> changed = new ArrayList<>();
         while (changed.size() < count) {
             HostileFile base = good.get(changed.size() % good.size());
-            changed.add(new HostileFile(base.reader(), base.name(), changed(base.content())));
+            boolean isWithin = base.reader() == Reader.PROJECT && random.nextInt(4) > 0;
+            byte[] content = isWithin ? changedWithin(base.content()) : changed(base.content());
+            changed.add(new HostileFile(base.reader(), base.name(), content));
         }
         return changed;
     }
@@ -94,10 +106,15 @@ final class HostileFiles {
         all.add(new HostileFile(
                 Reader.CARDS, "aliases.json", aliases.append('}').toString().getBytes(StandardCharsets.UTF_8)));
         all.add(new HostileFile(Reader.CARDS, "deep.json", "[".repeat(200_000).getBytes(StandardCharsets.UTF_8)));
+        all.add(new HostileFile(Reader.BLOCKED_IN, "claims.png", emptyPng(17_000, 17_000)));
+        all.add(new HostileFile(Reader.BLOCKED_IN, "scans.jpg", manyScans(jpeg, 1000)));
+        all.add(new HostileFile(Reader.PROJECT, "deep.zip", zipped("project.json", "[", 1_000_000)));
+        all.add(new HostileFile(Reader.PROJECT, "blank.zip", zipped("project.json", " ", 400_000_000)));
+        all.add(new HostileFile(Reader.PROJECT, "outside.zip", zipped("../../project.json", "{}", 1)));
         return all;
     }
 
-    private static List<HostileFile> good() {
+    private List<HostileFile> good() {
         List<HostileFile> good = new ArrayList<>();
         byte[] svg = svg(
                 "<g fill='none' stroke='#000' stroke-width='6'><rect x='40' y='100' width='120' height='200'/>"
@@ -124,6 +141,8 @@ final class HostileFiles {
         good.add(new HostileFile(Reader.CARDS, "a.css", css));
         good.add(new HostileFile(Reader.CARDS, "a.csv", csv));
         good.add(new HostileFile(Reader.PROFILE, "a.icc", profile));
+        good.add(new HostileFile(Reader.BLOCKED_IN, "a.png", picture("png")));
+        projectFiles.forEach(file -> good.add(new HostileFile(Reader.PROJECT, "a.zip", file)));
         return good;
     }
 
@@ -242,6 +261,53 @@ final class HostileFiles {
             }
         }
         return changed;
+    }
+
+    private static byte[] zipped(String name, String text, int times) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        byte[] piece = text.getBytes(StandardCharsets.UTF_8);
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            BufferedOutputStream entry = new BufferedOutputStream(zip, 1 << 16);
+            zip.putNextEntry(new ZipEntry(name));
+            for (int i = 0; i < times; i++) {
+                entry.write(piece);
+            }
+            entry.flush();
+            zip.closeEntry();
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return out.toByteArray();
+    }
+
+    /** A zip that is whole, with something in one of its files changed. */
+    private byte[] changedWithin(byte[] zip) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipInputStream entries = new ZipInputStream(new ByteArrayInputStream(zip));
+                ZipOutputStream again = new ZipOutputStream(out)) {
+            int spoiled = random.nextInt(entries(zip));
+            int at = 0;
+            for (ZipEntry entry = entries.getNextEntry(); entry != null; entry = entries.getNextEntry()) {
+                byte[] content = entries.readAllBytes();
+                again.putNextEntry(new ZipEntry(entry.getName()));
+                again.write(at == spoiled ? changed(content) : content);
+                again.closeEntry();
+                at++;
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return out.toByteArray();
+    }
+
+    private static int entries(byte[] zip) throws IOException {
+        try (ZipInputStream entries = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            int count = 0;
+            while (entries.getNextEntry() != null) {
+                count++;
+            }
+            return count;
+        }
     }
 
     private static byte[] repeated(byte[] content, int start, int end, int times) {
