@@ -1,9 +1,11 @@
 package stillpond.app.blockin;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -79,7 +81,8 @@ class NewSheetController {
             @AuthenticationPrincipal SignedIn person,
             NewSheetForm form,
             @RequestParam(required = false) @Nullable MultipartFile file,
-            Model model)
+            Model model,
+            HttpServletResponse response)
             throws IOException {
         Optional<NewBlockedInSheets.Brought> brought = file == null || file.isEmpty()
                 ? Optional.empty()
@@ -88,6 +91,7 @@ class NewSheetController {
         try {
             return "redirect:/projects/" + project + "/sheets/" + sheets.make(project, person.id(), form, brought);
         } catch (Refusal refusal) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(project, form, refusal.getMessage(), model);
         }
     }

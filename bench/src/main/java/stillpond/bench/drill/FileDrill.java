@@ -69,7 +69,8 @@ final class FileDrill {
     Figures run() throws Exception {
         String url = pond.url();
         DemoMember lead = new DemoMember(url, "lead");
-        Standing before = standing(lead.project());
+        String drilled = lead.project();
+        Standing before = standing(drilled);
         try (ServerSocket outside = new ServerSocket(0)) {
             AtomicInteger calls = new AtomicInteger();
             Thread listening = new Thread(() -> listen(outside, calls));
@@ -99,7 +100,7 @@ final class FileDrill {
                 all.addAll(each.get());
             }
             threads.shutdown();
-            return figures(all, calls.get(), before, standing(lead.project()));
+            return figures(all, calls.get(), before, standing(drilled));
         }
     }
 
