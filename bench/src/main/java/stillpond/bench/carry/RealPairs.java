@@ -2,6 +2,8 @@ package stillpond.bench.carry;
 
 import java.awt.image.BufferedImage;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.TreeSet;
 import stillpond.bench.flats.Case;
@@ -20,6 +22,9 @@ final class RealPairs {
 
     private static final int OUTSIDE = 1;
     private static final double UNKNOWN = 0.08;
+    /** Natural logarithm of how much size and depth of parts that repeat may differ. */
+    private static final double REPEATED = 0.12;
+
     private static final double WITH_A_PART_OVER = 0.5;
     private static final double WITH_GAPS = 0.5;
     /** In stroke widths, to both sides. */
@@ -44,13 +49,24 @@ final class RealPairs {
                 drawn.name() + "-" + seed, from, CarryCase.Side.of(there.line(), labels(there.truth(), known)));
     }
 
-    /** For each label of the truth the one that carry hears of; 0 for those that nothing is known of. */
+    /** For each label of the truth the one that carry hears of: one for all parts that repeat, such as petals or both ears; 0 for those that nothing is known of. */
     private static int[] known(Case drawn, Random random) {
         int[] known = new int[1 + Arrays.stream(drawn.truth()).max().orElse(0)];
-        for (int label = OUTSIDE + 1; label < known.length; label++) {
-            known[label] = random.nextDouble() < UNKNOWN ? 0 : label;
+        List<Case.TruthRegion> regions = drawn.regions();
+        for (int i = 0; i < regions.size(); i++) {
+            Case.TruthRegion region = regions.get(i);
+            Optional<Case.TruthRegion> like = regions.subList(0, i).stream()
+                    .filter(other -> repeats(region, other))
+                    .findFirst();
+            boolean isKnown = random.nextDouble() >= UNKNOWN;
+            known[region.id()] = like.isPresent() ? known[like.get().id()] : isKnown ? region.id() : 0;
         }
         return known;
+    }
+
+    private static boolean repeats(Case.TruthRegion one, Case.TruthRegion other) {
+        return Math.abs(Math.log(one.area() / (double) other.area())) < REPEATED
+                && Math.abs(Math.log(one.r() / other.r())) < REPEATED;
     }
 
     private static int[] labels(int[] truth, int[] known) {

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -36,25 +37,32 @@ final class Bending {
 
     private final Drawing from;
     private final Drawing to;
-    private final List<Integer> meant;
+    private final Set<Integer> meant;
+    private final Set<Integer> counted;
     private final double size;
     private final Pose start;
     private final Pose[] poses;
     private List<Pairing> pairings = List.of();
 
-    private Bending(Drawing from, List<Integer> meant, Drawing to, Pose start) {
+    private Bending(Drawing from, Set<Integer> meant, Set<Integer> counted, Drawing to, Pose start) {
         this.from = from;
         this.to = to;
         this.meant = meant;
+        this.counted = counted;
         this.start = start;
         this.poses = new Pose[from.count()];
         Arrays.fill(poses, start);
-        this.size = Math.sqrt(
-                meant.stream().mapToDouble(region -> from.shape(region).area()).sum());
+        this.size = Math.sqrt(counted.stream()
+                .mapToDouble(region -> from.shape(region).area())
+                .sum());
     }
 
-    static Bending of(Drawing from, List<Integer> meant, Drawing to, Pose start) {
-        Bending bending = new Bending(from, meant, to, start);
+    /**
+     * @param meant regions of the first drawing that are laid over the second
+     * @param counted those of them by which it is told how much has found its like
+     */
+    static Bending of(Drawing from, Set<Integer> meant, Set<Integer> counted, Drawing to, Pose start) {
+        Bending bending = new Bending(from, meant, counted, to, start);
         for (double reach : REACH) {
             bending.pairings = bending.pair();
             bending.follow(thinned(bending.likes()), reach * bending.size);
@@ -87,10 +95,10 @@ final class Bending {
      * with at most 12 likes.
      */
     boolean isTrusted() {
-        double all = meant.stream()
+        double all = counted.stream()
                 .mapToDouble(region -> BEST * from.shape(region).size())
                 .sum();
-        List<Pairing> likes = likes();
+        List<Pairing> likes = countedLikes();
         return found() >= TRUSTED_SHARE * all || likes.size() >= TRUSTED_LIKES && touching(likes) >= TRUSTED_TOUCHING;
     }
 
@@ -113,9 +121,13 @@ final class Bending {
 
     /** How much of the first drawing has found its like, by size. */
     double found() {
-        return likes().stream()
+        return countedLikes().stream()
                 .mapToDouble(like -> from.shape(like.from()).size() * Math.min(BEST, like.merit()))
                 .sum();
+    }
+
+    private List<Pairing> countedLikes() {
+        return likes().stream().filter(like -> counted.contains(like.from())).toList();
     }
 
     /** Pairs each of which is the other's best. */

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Brings what the regions of one drawing are of over to another drawing of the same things; see the package. */
@@ -98,10 +99,10 @@ public final class Carry {
 
     private static void gather(Source source, int number, Drawing to, List<Map<Integer, Choice>> byRegion) {
         int[] labels = source.labels();
-        List<Integer> known = IntStream.range(0, labels.length)
+        Set<Integer> known = IntStream.range(0, labels.length)
                 .filter(region -> labels[region] >= 0)
                 .boxed()
-                .toList();
+                .collect(Collectors.toCollection(TreeSet::new));
         if (known.isEmpty()) {
             return;
         }
@@ -115,9 +116,13 @@ public final class Carry {
                 double overlap = candidates.get(i).overlap();
                 Pose pose = candidates.get(i).pose().onPages(source.drawing().pixelPx(), to.pixelPx());
                 double share = evidence.trust() * agreement.share(region, i);
-                source.weights(from)
-                        .forEach((label, weight) -> own.merge(
-                                label, new Choice(label, number, from, share * weight, overlap, pose), Carry::adding));
+                // The like of a region that says nothing is one of which nothing is known.
+                source.weights(from).entrySet().stream()
+                        .filter(each -> each.getKey() >= 0)
+                        .forEach(each -> own.merge(
+                                each.getKey(),
+                                new Choice(each.getKey(), number, from, share * each.getValue(), overlap, pose),
+                                Carry::adding));
             }
             Map<Integer, Choice> there = byRegion.get(region);
             own.forEach((label, choice) -> there.merge(label, choice, Carry::either));
@@ -150,12 +155,22 @@ public final class Carry {
     /** @param trust how far what they say is believed, 0 to 1 */
     private record Evidence(List<Pairing> pairings, double trust) {}
 
-    private static Evidence evidence(Drawing from, List<Integer> known, Drawing to) {
+    private static Evidence evidence(Drawing from, Set<Integer> known, Drawing to) {
+        Set<Integer> meant = new TreeSet<>(known);
+        IntStream.range(0, from.count())
+                .filter(region -> !from.reachesEdge(region))
+                .forEach(meant::add);
         Set<Integer> left = new TreeSet<>();
         IntStream.range(0, to.count()).forEach(left::add);
         List<Pairing> all = new ArrayList<>();
         for (int i = 0; i < MOST_POSES && !left.isEmpty(); i++) {
-            Optional<Bending> best = best(from, known, to, left);
+            Optional<Bending> touching = best(from, meant, known, to, left, PoseSearch.Partners::touching);
+            Optional<Bending> best =
+                    i > 0 || touching.filter(Bending::isTrusted).isPresent()
+                            ? touching
+                            : best(from, meant, meant, to, left, PoseSearch.Partners::near)
+                                    .filter(Bending::isTrusted)
+                                    .or(() -> touching);
             if (best.isEmpty()) {
                 break;
             }
@@ -170,10 +185,16 @@ public final class Carry {
         return new Evidence(all, 1);
     }
 
-    private static Optional<Bending> best(Drawing from, List<Integer> known, Drawing to, Set<Integer> left) {
-        List<PoseSearch.Found> tried = new PoseSearch(from, new TreeSet<>(known), to, left).best(TRIED);
+    private static Optional<Bending> best(
+            Drawing from,
+            Set<Integer> meant,
+            Set<Integer> counted,
+            Drawing to,
+            Set<Integer> left,
+            PoseSearch.Partners partners) {
+        List<PoseSearch.Found> tried = new PoseSearch(from, counted, to, left, partners).best(TRIED);
         List<Bending> bent = tried.parallelStream()
-                .map(found -> Bending.of(from, known, to, found.pose()))
+                .map(found -> Bending.of(from, meant, counted, to, found.pose()))
                 .toList();
         Bending best = null;
         for (Bending bending : bent) {

@@ -1,6 +1,7 @@
 package stillpond.core.carry;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +29,7 @@ public final class Drawing {
     private final List<Shape> shapes;
     private final List<Map<Integer, Integer>> neighbours;
     private final List<int[]> samples;
+    private final BitSet atEdge;
 
     private final double pixelPx;
 
@@ -38,6 +40,7 @@ public final class Drawing {
         this.regions = regions;
         this.neighbours = touching(count);
         this.samples = sampled(count);
+        this.atEdge = atEdge();
         this.shapes = shapes(count, inner);
     }
 
@@ -92,6 +95,11 @@ public final class Drawing {
         return neighbours.get(region);
     }
 
+    /** Whether it reaches the edge of the page, as what lies around a figure does. */
+    boolean reachesEdge(int region) {
+        return atEdge.get(region);
+    }
+
     /** Some places of a region, evenly spread: x and y by turns. Empty for one too small for the grid. */
     int[] samples(int region) {
         return samples.get(region);
@@ -121,6 +129,19 @@ public final class Drawing {
             }
         }
         return all;
+    }
+
+    private BitSet atEdge() {
+        BitSet atEdge = new BitSet();
+        for (int x = 0; x < width; x++) {
+            atEdge.set(regions[x]);
+            atEdge.set(regions[(height - 1) * width + x]);
+        }
+        for (int y = 0; y < height; y++) {
+            atEdge.set(regions[y * width]);
+            atEdge.set(regions[y * width + width - 1]);
+        }
+        return atEdge;
     }
 
     private static void touch(List<Map<Integer, Integer>> all, int a, int b) {

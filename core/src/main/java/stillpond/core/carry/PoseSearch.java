@@ -2,6 +2,7 @@ package stillpond.core.carry;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -22,6 +23,9 @@ final class PoseSearch {
     /** Natural logarithm of how much two areas may differ from what the pose makes of them. */
     private static final double MOST_RESIZED = 0.7;
 
+    /** So many regions are near to another. */
+    private static final int MOST_NEAR = 6;
+
     private static final double MOST_TURN = Math.toRadians(65);
     private static final double LEAST_SCALE = 0.2;
     private static final double MOST_SCALE = 4;
@@ -32,15 +36,42 @@ final class PoseSearch {
     private final Drawing to;
     private final List<Shape> voters;
     private final List<Shape> places;
+    private final Map<Integer, List<Integer>> partnersOfVoter = new HashMap<>();
+    private final Map<Integer, List<Integer>> partnersOfPlace = new HashMap<>();
     private final double[] middle;
     private final double radius;
 
+    /** Which regions of a drawing are laid on two others together with one. */
+    interface Partners {
+        List<Integer> of(Drawing drawing, List<Shape> among, int region);
+
+        /** Those that touch it. */
+        static List<Integer> touching(Drawing drawing, List<Shape> among, int region) {
+            return drawing.neighbours(region).keySet().stream().sorted().toList();
+        }
+
+        /** Those nearest to it, for parts that lie apart. */
+        static List<Integer> near(Drawing drawing, List<Shape> among, int region) {
+            Shape shape = drawing.shape(region);
+            return among.stream()
+                    .filter(other -> other.region() != region)
+                    .sorted(Comparator.comparingDouble(
+                                    (Shape other) -> squared(other.x() - shape.x(), other.y() - shape.y()))
+                            .thenComparing(Shape::region))
+                    .limit(MOST_NEAR)
+                    .map(Shape::region)
+                    .toList();
+        }
+    }
+
     /** @param left regions of {@code to} that are not spoken for yet */
-    PoseSearch(Drawing from, Set<Integer> meant, Drawing to, Set<Integer> left) {
+    PoseSearch(Drawing from, Set<Integer> meant, Drawing to, Set<Integer> left, Partners partners) {
         this.from = from;
         this.to = to;
         this.voters = largest(from, meant, MOST_FROM);
         this.places = largest(to, left, MOST_TO);
+        voters.forEach(each -> partnersOfVoter.put(each.region(), partners.of(from, voters, each.region())));
+        places.forEach(each -> partnersOfPlace.put(each.region(), partners.of(to, places, each.region())));
         double weight = voters.stream().mapToDouble(Shape::size).sum();
         this.middle = new double[] {
             voters.stream().mapToDouble(each -> each.size() * each.x()).sum() / weight,
@@ -64,7 +95,7 @@ final class PoseSearch {
         places.forEach(each -> isPlace[each.region()] = true);
         double[][] unlike = unlikeness();
         for (Shape first : voters) {
-            for (int second : sorted(from.neighbours(first.region()))) {
+            for (int second : partnersOfVoter.get(first.region())) {
                 if (isVoter[second]) {
                     propose(first, from.shape(second), unlike, isPlace, all);
                 }
@@ -92,7 +123,7 @@ final class PoseSearch {
             if (unlike[first.region()][there.region()] > MOST_UNLIKE) {
                 continue;
             }
-            for (int neighbour : sorted(to.neighbours(there.region()))) {
+            for (int neighbour : partnersOfPlace.get(there.region())) {
                 if (!isPlace[neighbour] || unlike[second.region()][neighbour] > MOST_UNLIKE) {
                     continue;
                 }
@@ -161,10 +192,6 @@ final class PoseSearch {
                         .thenComparing(Shape::region))
                 .limit(most)
                 .toList();
-    }
-
-    private static List<Integer> sorted(Map<Integer, Integer> neighbours) {
-        return neighbours.keySet().stream().sorted().toList();
     }
 
     private static double[] at(Shape shape) {

@@ -47,7 +47,22 @@ class CarryTest {
 
     private record Page(Drawing drawing, int[] labels) {}
 
+    /** Things that lie apart on a table. */
+    private static Map<int[], Shape> table() {
+        Map<int[], Shape> shapes = new LinkedHashMap<>();
+        shapes.put(new int[] {HEAD}, new Rectangle2D.Double(60, 60, 70, 40));
+        shapes.put(new int[] {COAT}, new Ellipse2D.Double(210, 80, 50, 95));
+        shapes.put(new int[] {BELT}, new Rectangle2D.Double(350, 50, 36, 150));
+        shapes.put(new int[] {BOOTS}, new Ellipse2D.Double(90, 280, 130, 60));
+        shapes.put(new int[] {BAG}, new Rectangle2D.Double(310, 310, 90, 60));
+        return shapes;
+    }
+
     private static Page draw(AffineTransform pose) {
+        return draw(person(), pose);
+    }
+
+    private static Page draw(Map<int[], Shape> shapes, AffineTransform pose) {
         BufferedImage image = new BufferedImage(SIDE, SIDE, BufferedImage.TYPE_INT_RGB);
         int[] labelOfPixel = new int[SIDE * SIDE];
         Graphics2D pen = image.createGraphics();
@@ -55,7 +70,7 @@ class CarryTest {
         pen.setColor(Color.WHITE);
         pen.fillRect(0, 0, SIDE, SIDE);
         pen.setStroke(new BasicStroke(4));
-        person().forEach((label, shape) -> {
+        shapes.forEach((label, shape) -> {
             Shape posed = pose.createTransformedShape(shape);
             pen.setColor(Color.WHITE);
             pen.fill(posed);
@@ -83,8 +98,12 @@ class CarryTest {
     }
 
     private static void expectAllRight(AffineTransform pose) {
-        Page model = draw(new AffineTransform());
-        Page posed = draw(pose);
+        expectAllRight(person(), pose);
+    }
+
+    private static void expectAllRight(Map<int[], Shape> shapes, AffineTransform pose) {
+        Page model = draw(shapes, new AffineTransform());
+        Page posed = draw(shapes, pose);
         List<Carry.Proposal> proposals =
                 Carry.from(List.of(new Carry.Source(model.drawing(), model.labels())), posed.drawing());
         for (int region = 0; region < posed.labels().length; region++) {
@@ -118,6 +137,28 @@ class CarryTest {
         AffineTransform pose = AffineTransform.getTranslateInstance(460, 20);
         pose.scale(-0.9, 0.9);
         expectAllRight(pose);
+    }
+
+    @Test
+    void thingsThatLieApartAreCarriedWhole() {
+        AffineTransform pose = AffineTransform.getTranslateInstance(470, 40);
+        pose.scale(-0.9, 0.9);
+        pose.rotate(0.2, 250, 200);
+        expectAllRight(table(), pose);
+    }
+
+    /** Nothing is known of the like of a part that wears nothing, and what lies around it says nothing of it either. */
+    @Test
+    void whatTheSourceSaysNothingOfGetsNothing() {
+        Page model = draw(new AffineTransform());
+        int[] labels = Arrays.stream(model.labels())
+                .map(label -> label == BELT ? -1 : label)
+                .toArray();
+        Page posed = draw(AffineTransform.getRotateInstance(0.25, 250, 250));
+        assertThat(Carry.from(List.of(new Carry.Source(model.drawing(), labels)), posed.drawing()))
+                .filteredOn(proposal -> posed.labels()[proposal.region()] == BELT)
+                .allSatisfy(proposal ->
+                        assertThat(proposal.choices().get(0).share()).isLessThan(0.1));
     }
 
     @Test
