@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -38,7 +39,14 @@ class CarryController {
         this.palettes = palettes;
     }
 
-    record CarryMessage(@NotNull @Size(max = 50) List<UUID> sources, boolean overFilled) {}
+    /**
+     * @param overFilled whether regions that wear something are spoken of too
+     * @param uncovered whether regions that only lie near to what is carried are, too; no if it is left out
+     */
+    record CarryMessage(
+            @NotNull @Size(max = 50) List<UUID> sources,
+            boolean overFilled,
+            @Nullable Boolean uncovered) {}
 
     /** @param source the sheet whose region was misleading, {@code layer} and {@code cell} where on it */
     record CorrectionMessage(
@@ -58,7 +66,11 @@ class CarryController {
             @PathVariable UUID sheet,
             @RequestParam Optional<UUID> layer,
             @RequestBody @Valid CarryMessage message) {
-        return carrying.propose(sheets.get(project, sheet, layer), message.sources(), message.overFilled());
+        return carrying.propose(
+                sheets.get(project, sheet, layer),
+                message.sources(),
+                message.overFilled(),
+                Boolean.TRUE.equals(message.uncovered()));
     }
 
     @PostMapping("/sure")

@@ -181,8 +181,13 @@ class SheetCarrying {
         return new HashSet<>(models.values());
     }
 
-    /** What could be worn by a sheet's layer. @param overFilled whether regions that wear something are spoken of too */
-    Proposals propose(Sheet target, List<UUID> sources, boolean overFilled) {
+    /**
+     * What could be worn by a sheet's layer.
+     *
+     * @param overFilled whether regions that wear something are spoken of too
+     * @param uncovered whether regions that only lie near to what is carried are, too
+     */
+    Proposals propose(Sheet target, List<UUID> sources, boolean overFilled, boolean uncovered) {
         Layer layer = target.layer();
         CarryPage there = drawings.of(target);
         List<Sheet> sourceLayers = drawings.layersOf(target.project(), sources);
@@ -201,7 +206,8 @@ class SheetCarrying {
                     .limit(MOST_CHOICES)
                     .map(choice -> pages.get(choice.source()).choice(choice, labels.fill(choice.label())))
                     .toList();
-            if (!cells.isEmpty() && proposal.choices().get(0).share() >= LEAST_FIRST) {
+            boolean isWorthALook = proposal.choices().get(0).share() >= LEAST_FIRST;
+            if (!cells.isEmpty() && isWorthALook && (uncovered || proposal.isCovered())) {
                 proposals.add(new Proposal(cells, choices, proposal.isSure()));
             }
         }
@@ -246,7 +252,7 @@ class SheetCarrying {
     }
 
     private Laid laySure(Sheet target, UUID author, List<UUID> sources) {
-        Proposals proposals = propose(target, sources, false);
+        Proposals proposals = propose(target, sources, false, false);
         Map<Integer, Fill> laid = proposals.sure();
         if (!laid.isEmpty()) {
             ChangeOutcome outcome = changes.make(

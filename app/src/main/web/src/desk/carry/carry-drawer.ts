@@ -174,9 +174,11 @@ export class CarryDrawer {
     this.tell("Looking for the same things");
     try {
       const overFilled = byId<HTMLInputElement>("carry-over").checked;
+      const uncovered = byId<HTMLInputElement>("carry-uncovered").checked;
       const { layer, proposals, lines, shadows } = await call<Proposals>(`${this.path}/carry`, {
         sources,
         overFilled,
+        uncovered,
       });
       const known = proposals
         .map((each) => ({

@@ -123,7 +123,7 @@ class CarryJourneyTest {
         }
         SheetCarrying carrying = pond.bean(SheetCarrying.class);
         int belt = cell(pond.bean(Sheets.class).get(work.project(), next.id()).layer(), mirrored(925), onNext(1105));
-        assertThat(carrying.propose(next, List.of(model.id()), true).proposals())
+        assertThat(carrying.propose(next, List.of(model.id()), true, false).proposals())
                 .filteredOn(proposal -> proposal.cells().contains(belt))
                 .singleElement()
                 .satisfies(proposal -> {

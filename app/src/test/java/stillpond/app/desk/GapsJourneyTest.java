@@ -3,6 +3,7 @@ package stillpond.app.desk;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.Random;
 import org.junit.jupiter.api.AfterEach;
@@ -164,6 +165,24 @@ class GapsJourneyTest {
         desk.expectLeft("1 of 3 regions left");
         assertThat(desk.shown(800, 1000)).isEqualTo(COAT);
         assertThat(desk.shown(2200, 1000)).isNotEqualTo(COAT).isNotEqualTo(PAPER);
+    }
+
+    /** A long dam is asked about however likely it is; what somebody has said is not asked again. */
+    @Test
+    void aLongDamIsInDoubtUntilSomebodyHasSaid() {
+        DeskPage desk = open("<path d='M260 100H200V300H400V100H340' fill='none' stroke='#000' stroke-width='6'/>");
+        Page page = desk.page();
+        Locator doubtful = page.locator("#gaps-doubtful span");
+        assertThat(doubtful).hasText("1");
+        desk.press("j");
+        desk.press("d");
+        assertThat(doubtful).hasText("0");
+        desk.expectLeft("2 of 2 regions left");
+        desk.expectSaved();
+        page.reload();
+        desk.waitUntilOpen();
+        assertThat(doubtful).hasText("0");
+        assertThat(page.locator("#gaps-dammed span")).hasText("1");
     }
 
     /** A stroke that is no border is crossed out for filling; the ink stays. */

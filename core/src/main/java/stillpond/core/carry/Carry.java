@@ -27,6 +27,9 @@ public final class Carry {
     /** What lies behind a figure is covered by it too; likes also have about the same outline. */
     private static final double SURE_OVERLAP = 0.3;
 
+    /** With less overlap a region only lies near to what is carried, as the wall behind a figure does. */
+    private static final double COVERED = 0.05;
+
     private Carry() {}
 
     /**
@@ -39,6 +42,11 @@ public final class Carry {
         /** Whether the first choice can be laid without looking. */
         public boolean isSure() {
             return choices.get(0).share() >= SURE && choices.get(0).overlap() >= SURE_OVERLAP;
+        }
+
+        /** Whether what is carried lies over it at all. */
+        public boolean isCovered() {
+            return choices.get(0).overlap() >= COVERED;
         }
     }
 

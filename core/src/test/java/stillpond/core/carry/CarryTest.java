@@ -162,6 +162,23 @@ class CarryTest {
     }
 
     @Test
+    void whatLiesBehindAFigureIsNotCovered() {
+        Page model = draw(new AffineTransform());
+        Map<int[], Shape> before = new LinkedHashMap<>();
+        for (int y = 20; y < 460; y += 60) {
+            before.put(new int[] {0}, new Rectangle2D.Double(20, y, 80, 44));
+            before.put(new int[] {0}, new Rectangle2D.Double(400, y, 80, 44));
+        }
+        before.putAll(person());
+        Page page = draw(before, new AffineTransform());
+        List<Carry.Proposal> covered =
+                Carry.from(List.of(new Carry.Source(model.drawing(), model.labels())), page.drawing()).stream()
+                        .filter(Carry.Proposal::isCovered)
+                        .toList();
+        assertThat(covered).isNotEmpty().allMatch(each -> page.labels()[each.region()] >= 0);
+    }
+
+    @Test
     void theSameTwoDrawingsAreAnsweredTheSameWay() {
         Page model = draw(new AffineTransform());
         Page posed = draw(AffineTransform.getRotateInstance(-0.3, 250, 250));
