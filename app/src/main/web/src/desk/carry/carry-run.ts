@@ -48,7 +48,6 @@ export class CarryRun {
         const { sure, doubtful, strokes, shadows } = await call<Laid>(`${path}/carry/sure`, {
           sources: sources.filter((source) => !path.endsWith(source)),
           overFilled: false,
-          uncovered: false,
         });
         const along = countedPlaces(0, strokes, shadows);
         const lines = along ? `, with ${along}` : "";

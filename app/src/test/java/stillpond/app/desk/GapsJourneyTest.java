@@ -19,6 +19,8 @@ import stillpond.app.support.Work;
 /** Filling line art with gaps. Places are pixels of the sheet, 3000 x 2000. */
 class GapsJourneyTest {
 
+    private static final String BOX =
+            "<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>";
     private static final int COAT = 0x2f6f5e;
     private static final int SCARF = 0xd2603f;
     private static final int PAPER = 0xffffff;
@@ -115,8 +117,7 @@ class GapsJourneyTest {
     /** The sheet stays open as it is meanwhile: same page, same tool, same zoom. */
     @Test
     void aDamIsDrawnByHandAndUndone() {
-        DeskPage desk =
-                open("<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>");
+        DeskPage desk = open(BOX);
         Page page = desk.page();
         page.evaluate("() => (window.isStillHere = true)");
         desk.take("Coat");
@@ -140,8 +141,7 @@ class GapsJourneyTest {
     /** What is undone is what was done last, stored or not; and a fill on a part that is not stored yet gets there. */
     @Test
     void whatFollowsADamAtOnceFollowsIt() {
-        DeskPage desk =
-                open("<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>");
+        DeskPage desk = open(BOX);
         desk.take("Coat");
         desk.click(800, 1000);
         desk.press("t");
@@ -227,8 +227,7 @@ class GapsJourneyTest {
     /** Escape leaves it from within a field, and nothing was changed; the second time it is done. */
     @Test
     void whatIsGatheredIsDividedEvenlyByDams() {
-        DeskPage desk =
-                open("<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>");
+        DeskPage desk = open(BOX);
         Page page = desk.page();
         desk.press("f");
         desk.click(1500, 1000);

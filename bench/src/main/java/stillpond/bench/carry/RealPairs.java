@@ -73,7 +73,7 @@ final class RealPairs {
         return Arrays.stream(truth).map(label -> known[label]).toArray();
     }
 
-    /** Some regions that touch, drawn once more somewhere near. */
+    /** Some regions near each other, drawn once more a little aside. */
     private static Case withAPartOver(Case drawn, double stroke, Random random) {
         int width = drawn.width();
         int height = drawn.height();

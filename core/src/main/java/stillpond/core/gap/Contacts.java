@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.function.IntPredicate;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.cell.PairCounts;
-import stillpond.core.ink.InkPlane;
 
 /** Which cells meet along a line, on paper. */
 final class Contacts {
@@ -15,19 +14,18 @@ final class Contacts {
 
     private Contacts() {}
 
-    /** Pairs of different cells, the lower first, that share edges of pixels on the line or next to it; the most edges first. */
-    static List<int[]> along(List<Point> line, CellPlane plane, InkPlane ink) {
-        return along(line, plane, ink::isInk, LEAST_EDGES);
+    /**
+     * Pairs of different cells, the lower first, that share edges of pixels on the line or next to it; the most edges first.
+     *
+     * @param isBeside pixels that nothing meets at, such as those of ink
+     */
+    static List<int[]> along(List<Point> line, CellPlane plane, IntPredicate isBeside) {
+        return along(line, plane, isBeside, LEAST_EDGES);
     }
 
     /** Likewise, with chance touches too: those of an opening as short as they. */
     static List<int[]> touchesAlong(List<Point> line, CellPlane plane, IntPredicate isBeside) {
         return along(line, plane, isBeside, 1);
-    }
-
-    /** @param isBeside pixels that nothing meets at, such as those of ink */
-    static List<int[]> along(List<Point> line, CellPlane plane, IntPredicate isBeside) {
-        return along(line, plane, isBeside, LEAST_EDGES);
     }
 
     private static List<int[]> along(List<Point> line, CellPlane plane, IntPredicate isBeside, int leastEdges) {

@@ -7,11 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.IntPredicate;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
-import stillpond.core.cell.CellPlane;
 import stillpond.core.cell.CellSplit;
 import stillpond.core.cell.PlanePatch;
 import stillpond.core.ink.InkPlane;
@@ -28,9 +24,6 @@ public final class HandDam {
 
     /** No line that a hand draws is longer than so many times around the page. */
     private static final double LONGEST = 4;
-
-    /** How far from an opening it is looked for the parts that it lies between. */
-    private static final int NEAR_PX = 24;
 
     private HandDam() {}
 
@@ -88,12 +81,12 @@ public final class HandDam {
         if (split.split().isEmpty()) {
             return new PartsNothing();
         }
-        Set<Integer> crossed = crossed(split);
+        CrossedOpenings crossed = new CrossedOpenings(split, ink);
         List<Opening> all = new ArrayList<>();
         List<Opening> doubled = new ArrayList<>();
         Set<Integer> dam = new TreeSet<>();
         for (Opening opening : openings.openings()) {
-            Retold retold = retold(opening, split, ink, crossed);
+            CrossedOpenings.Retold retold = crossed.retold(opening);
             if (retold.isOnTheLine()) {
                 dam.add(all.size());
             }
@@ -191,101 +184,12 @@ public final class HandDam {
         return !isBeside(ink, at) && ink.isInk((int) at.y() * ink.widthPx() + (int) at.x());
     }
 
-    /** An opening after the split. @param now between other parts perhaps, and perhaps several @param isOnTheLine whether all of it lies there, so that it is dammed too */
-    private record Retold(List<Opening> now, boolean isOnTheLine) {}
-
-    /** The cells that a line goes through, whether it splits them or not, with the numbers that they had before. */
-    private static Set<Integer> crossed(CellSplit split) {
-        int[] numbers = split.map().plane().numbers();
-        Set<Integer> crossed = new TreeSet<>();
-        split.cut().stream().forEach(pixel -> crossed.add(numbers[pixel]));
-        split.split().forEach(each -> crossed.add(each.cell()));
-        return crossed;
-    }
-
-    /** One between cells that no line goes through stays as it is. Where it crosses a line, parts of both sides touch; they do not meet there. */
-    private static Retold retold(Opening opening, CellSplit split, InkPlane ink, Set<Integer> crossed) {
-        if (!crossed.contains(opening.first()) && !crossed.contains(opening.second())) {
-            return new Retold(List.of(opening), false);
-        }
-        CellPlane plane = split.map().plane();
-        IntPredicate isInkOrCut = pixel -> ink.isInk(pixel) || split.cut().get(pixel);
-        return Stream.<Supplier<List<int[]>>>of(
-                        () -> Contacts.along(opening.line(), plane, isInkOrCut),
-                        () -> Contacts.touchesAlong(opening.line(), plane, isInkOrCut))
-                .map(contacts -> between(opening, contacts.get(), split))
-                .filter(now -> !now.isEmpty())
-                .findFirst()
-                .map(now -> new Retold(now, false))
-                .orElseGet(() -> new Retold(
-                        List.of(byPlace(opening, split)),
-                        !between(opening, Contacts.touchesAlong(opening.line(), plane, ink::isInk), split)
-                                .isEmpty()));
-    }
-
-    /** An opening at which its cells do not touch, as where they meet at a corner: between the parts that are nearest to it. */
-    private static Opening byPlace(Opening opening, CellSplit split) {
-        int a = nearestPart(opening, opening.first(), split);
-        int b = nearestPart(opening, opening.second(), split);
-        return opening.between(Math.min(a, b), Math.max(a, b));
-    }
-
-    private static int nearestPart(Opening opening, int cell, CellSplit split) {
-        Set<Integer> parts = parts(cell, split);
-        Point middle = opening.middle();
-        CellPlane plane = split.map().plane();
-        int nearest = cell;
-        double least = Double.POSITIVE_INFINITY;
-        for (int y = (int) Math.max(0, middle.y() - NEAR_PX); y <= middle.y() + NEAR_PX && y < plane.heightPx(); y++) {
-            for (int x = (int) Math.max(0, middle.x() - NEAR_PX);
-                    x <= middle.x() + NEAR_PX && x < plane.widthPx();
-                    x++) {
-                double distance = middle.distanceTo(new Point(x + 0.5, y + 0.5));
-                if (distance < least && parts.contains(plane.numberAt(x, y))) {
-                    nearest = plane.numberAt(x, y);
-                    least = distance;
-                }
-            }
-        }
-        return nearest;
-    }
-
-    /** The parts of a cell now; itself alone if it was not split. */
-    private static Set<Integer> parts(int cell, CellSplit split) {
-        return split.split().stream()
-                .filter(each -> each.cell() == cell)
-                .findFirst()
-                .map(each -> Set.copyOf(each.parts()))
-                .orElse(Set.of(cell));
-    }
-
-    private static List<Opening> between(Opening opening, List<int[]> contacts, CellSplit split) {
-        List<Opening> now = new ArrayList<>();
-        for (int[] pair : contacts) {
-            int a = origin(pair[0], split);
-            int b = origin(pair[1], split);
-            if (Math.min(a, b) == opening.first() && Math.max(a, b) == opening.second()) {
-                now.add(opening.between(pair[0], pair[1]));
-            }
-        }
-        return now;
-    }
-
-    /** The cell that a part was split from. */
-    private static int origin(int cell, CellSplit split) {
-        return split.split().stream()
-                .filter(each -> each.parts().contains(cell))
-                .findFirst()
-                .map(CellSplit.Parts::cell)
-                .orElse(cell);
-    }
-
     private static List<Opening> damOpenings(List<Point> line, CellSplit split, InkPlane ink, double strokePx) {
         double paper =
                 pixels(line, ink).stream().filter(pixel -> !ink.isInk(pixel)).count();
         Set<Integer> parts = new TreeSet<>();
         split.split().forEach(each -> parts.addAll(each.parts()));
-        return Contacts.along(line, split.map().plane(), ink).stream()
+        return Contacts.along(line, split.map().plane(), ink::isInk).stream()
                 .filter(pair -> parts.contains(pair[0]) && parts.contains(pair[1]))
                 .map(pair -> new Opening(pair[0], pair[1], Opening.Kind.HAND, line, paper, paper / strokePx, 1))
                 .toList();
