@@ -8,6 +8,7 @@ import com.microsoft.playwright.Route;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -33,6 +34,8 @@ class NothingLostJourneyTest {
 
     private Sheet sheet;
     private DeskPage desk;
+    /** What becomes of changes on their way. */
+    private Consumer<Route> onTheWay = Route::resume;
 
     @BeforeAll
     static void signIn() {
@@ -43,6 +46,7 @@ class NothingLostJourneyTest {
     @BeforeEach
     void openASheet() {
         page.unrouteAll();
+        page.route("**/changes", route -> onTheWay.accept(route));
         page.evaluate("localStorage.clear()");
         sheet = WORK.bringToDesk(lineArt());
         page.navigate(POND.url() + WORK.address(sheet));
@@ -59,13 +63,13 @@ class NothingLostJourneyTest {
     @ValueSource(ints = {400, 404, 413, 429})
     void aRefusalThatNamesNoChangeIsWaitedOut(int status) {
         AtomicInteger refusals = new AtomicInteger();
-        page.route("**/changes", route -> {
+        onTheWay = route -> {
             if (refusals.getAndIncrement() == 0) {
                 route.fulfill(new Route.FulfillOptions().setStatus(status).setBody("no"));
             } else {
                 route.resume();
             }
-        });
+        };
         desk.click(500, 1000);
         desk.expectSaved();
         desk.expectLeft("3 of 4 regions left");
@@ -86,11 +90,11 @@ class NothingLostJourneyTest {
                     }
                   }
                 }""");
-        page.route("**/changes", Route::abort);
+        onTheWay = Route::abort;
         desk.click(500, 1000);
         assertThat(page.locator("#delivery")).hasText("Server away, 1 change only in this window");
         assertThat(page.locator("#notice")).containsText("storage is full");
-        page.unroute("**/changes");
+        onTheWay = Route::resume;
         desk.expectSaved();
         assertThat(filled()).isEqualTo(1);
     }
