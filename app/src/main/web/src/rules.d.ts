@@ -406,6 +406,7 @@ declare module "rules" {
     constructor(layer: Layer, share: number);
     add(number: number, name: string, base: string, form: string, blend: string, lightness: number, strength: number, edge: number): void;
     base(number: number): Int32Array;
+    static baseWithParts(base: string, cells: ArrayLike<number>, counts: ArrayLike<number>, parts: ArrayLike<number>): string;
     begin(present: SheetGroups, cells: ArrayLike<number>): void;
     box(number: number): Int32Array;
     count(): number;
@@ -416,6 +417,7 @@ declare module "rules" {
     marginPx(): number;
     numbers(box: ArrayLike<number>, around: ArrayLike<number>, cells: ArrayLike<number>): Int32Array;
     over(piece: number, colours: ArrayLike<number>, wearing: number): Int32Array;
+    shadingOn(cells: ArrayLike<number>): Int32Array;
     topmost(piece: number): number;
     under(piece: number): number;
   }
@@ -423,9 +425,11 @@ declare module "rules" {
   export class SheetStrokes {
     constructor();
     add(inkPx: number, box: ArrayLike<number>, cells: ArrayLike<number>, shares: ArrayLike<number>): void;
+    static coverage(dense: number, solid: number): number;
     static darker(source: string, hex: string, amount: number): TiedSwatch;
     darkerThanBeside(meant: ArrayLike<number>, basis: string, alsoAgainstNothing: boolean, fills: readonly string[], areas: ArrayLike<number>, swatches: readonly string[], hexes: readonly string[]): InkSource[];
     inside(cells: ArrayLike<number>): Int32Array;
+    static knownDarker(paint: string, swatches: readonly string[], paints: readonly string[]): string | null;
     static meetingTaps(): Float64Array;
     static nameOfDarker(name: string): string;
     static shownInk(width: number, density: ArrayLike<number>, strokes: ArrayLike<number>, tenths: ArrayLike<number>, strokePx: number): Int8Array;

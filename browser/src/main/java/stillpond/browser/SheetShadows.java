@@ -155,6 +155,27 @@ public final class SheetShadows {
         return pieces.shadow(piece);
     }
 
+    /** The numbers of the shadows that can be made stronger, of those that lie on some cells, the backmost first. */
+    @JSExport
+    public int[] shadingOn(int[] cells) {
+        Set<Integer> on = pieces.shadowsOn(Numbers.setOf(cells));
+        return Numbers.of(laid.stream()
+                .map(LaidShadow::shadow)
+                .filter(each -> each.isShading() && on.contains(each.number()))
+                .map(Shadow::number)
+                .toList());
+    }
+
+    /** A base with the parts of cells that were split. @param parts of each of {@code cells}, one after the other, {@code counts} of them */
+    @JSExport
+    public static String baseWithParts(String base, int[] cells, int[] counts, int[] parts) {
+        Map<Integer, List<Integer>> byCell = new HashMap<>();
+        for (int i = 0, at = 0; i < cells.length; at += counts[i++]) {
+            byCell.put(cells[i], Numbers.listOf(parts).subList(at, at + counts[i]));
+        }
+        return Base.ofText(base).withParts(byCell).text();
+    }
+
     /**
      * What a piece makes of colours under its topmost shadow.
      *

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.teavm.jso.JSExport;
 import stillpond.core.cell.Box;
 import stillpond.core.colour.Srgb;
@@ -17,6 +18,7 @@ import stillpond.core.palette.Paint;
 import stillpond.core.render.MeetingTaps;
 import stillpond.core.stroke.InkWidths;
 import stillpond.core.stroke.Stroke;
+import stillpond.core.stroke.StrokeMap;
 
 /** The strokes of the layer that is open, and what lies beside them. */
 public final class SheetStrokes {
@@ -100,6 +102,18 @@ public final class SheetStrokes {
         return new TiedSwatch("", paint.tie().of(colour, other -> colour).hex(), paint.text());
     }
 
+    /** The swatch that is tied so already; null if there is none. @param paint as {@link #darker} gave it @param swatches all that there are, painted as in {@code paints} */
+    @JSExport
+    public static @Nullable String knownDarker(String paint, String[] swatches, String[] paints) {
+        Map<UUID, Paint> known = new LinkedHashMap<>();
+        for (int i = 0; i < swatches.length; i++) {
+            known.put(UUID.fromString(swatches[i]), Paint.ofText(paints[i]));
+        }
+        return Paint.ofText(paint) instanceof Paint.Tied darker
+                ? DarkerThanBeside.among(known, darker).map(UUID::toString).orElse(null)
+                : null;
+    }
+
     /** What that swatch is called. @param name of the one that it follows */
     @JSExport
     public static String nameOfDarker(String name) {
@@ -122,6 +136,12 @@ public final class SheetStrokes {
             radii[stroke] = InkWidths.radius(tenths[stroke], strokePx);
         }
         return InkWidths.shown(width, density.length / width, density, pixel -> strokes[pixel], radii);
+    }
+
+    /** How much of a pixel ink covers that wears a swatch, 0 to 255. @param dense the density of the ink there @param solid that of its stroke where it is solid */
+    @JSExport
+    public static int coverage(int dense, int solid) {
+        return StrokeMap.coverage(dense, solid);
     }
 
     /** How a width is written as what a stroke wears; {@code none} for as it was drawn. */

@@ -117,6 +117,11 @@ final class Questions {
             case "from", "to" -> isWhole ? random.nextInt(regions) : idOrHex(parameter, random);
             case "lightness" -> isWhole ? (Object) (random.nextInt(41) - 20) : (Object) random.nextDouble();
             case "chroma" -> isWhole ? (Object) (random.nextInt(41) - 20) : (Object) (0.4 * random.nextDouble());
+            case "dense" -> random.nextInt(256);
+            case "solid" -> 1 + random.nextInt(255);
+            case "paint" -> darker(random);
+            case "paints" -> some(rows, () -> random.nextBoolean() ? "process " + hex(random) : darker(random));
+            case "counts" -> IntStream.range(0, 4).map(i -> i % 3).toArray();
             case "strength" -> random.nextInt(101);
             case "contrast" -> random.nextInt(201) - 100;
             case "blend" -> any(random, BlendMode.values()).standardName();
@@ -141,7 +146,10 @@ final class Questions {
             case "percent" -> random.nextInt(101);
             case "stop" -> random.nextInt(3);
             case "evenly" -> any(random, new String[] {"SPOKES", "RINGS", "STRIPS", "GRID"});
-            case "parts", "rows" -> 2 + random.nextInt(7);
+            case "parts", "rows" ->
+                isWhole
+                        ? (Object) (2 + random.nextInt(7))
+                        : random.ints(9, 10, 90).toArray();
             case "degrees" -> 360 * random.nextDouble() - 180;
             case "step" -> 1 + random.nextInt(3);
             case "gradient" -> FILLS[5];
@@ -182,7 +190,10 @@ final class Questions {
             case "shares" -> random.doubles(rows).toArray();
             case "regions" -> random.ints(rows, 0, 9).toArray();
             case "cell" -> random.nextInt(layer.count());
-            case "cells", "outline" -> distinct(random, layer.count(), 1 + random.nextInt(layer.count()));
+            case "cells", "outline" ->
+                layer == null
+                        ? distinct(random, 7, 4)
+                        : distinct(random, layer.count(), 1 + random.nextInt(layer.count()));
             case "fill" -> any(random, FILLS);
             case "fills" -> some(layer.count(), () -> any(random, FILLS));
             case "worn" ->
@@ -254,6 +265,11 @@ final class Questions {
                         : random.doubles(2 * (3 + random.nextInt(6)), 0, 140).toArray();
             default -> throw new IllegalArgumentException("No questions are known for " + parameter + ".");
         };
+    }
+
+    private static String darker(Random random) {
+        return SheetStrokes.darker(any(random, SWATCHES), "#204060", random.nextBoolean() ? 0.1 : 0.2)
+                .paint();
     }
 
     private static byte[] bytes(Random random, int count) {

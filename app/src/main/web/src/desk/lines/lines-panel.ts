@@ -292,8 +292,10 @@ export class LinesPanel {
     }
     const additions: { beside: Fill; edit: Edit }[] = [];
     const fills = new Map<Fill, number[]>();
+    const there = this.fills.allSwatches();
+    const [ids, paints] = [there.map(({ id }) => id), there.map((swatch) => swatch.paint)];
     for (const { source, colour, paint, places } of all) {
-      const known = this.fills.allSwatches().find((swatch) => swatch.paint === paint)?.id;
+      const known = SheetStrokes.knownDarker(paint, ids, paints);
       const swatch: Fill = known ?? crypto.randomUUID();
       if (!known) {
         const name = SheetStrokes.nameOfDarker(this.fills.nameOf(source));

@@ -1,5 +1,6 @@
 import type { ShadowText } from "messages";
 import { atom } from "nanostores";
+import { SheetShadows, type CellParts } from "rules";
 
 export type Shadow = ShadowText;
 
@@ -47,17 +48,22 @@ export class Shadows {
       shadows.forEach((each) => this.sent.get(each.number) === each && this.sent.delete(each.number));
   }
 
-  /** Goes on with cells of which some were split in parts, which belong to the bases that their cells belong to. */
-  split(all: readonly { readonly cell: number; readonly parts: ArrayLike<number> }[]): void {
-    const partsOf = new Map(all.map(({ cell, parts }) => [String(cell), Array.from(parts, String)]));
-    const withParts = ({ base, ...rest }: Shadow): Shadow => {
-      const [kind, ...words] = base.split(" ");
-      return {
-        ...rest,
-        base: [kind, ...words.flatMap((word) => [word, ...(partsOf.get(word) ?? [])])].join(" "),
-      };
-    };
-    this.take(this.kept.map(withParts));
+  /** Goes on with cells of which some were split in parts. */
+  split(all: readonly CellParts[]): void {
+    const cells = all.map(({ cell }) => cell);
+    const counts = all.map(({ parts }) => parts.length);
+    const parts = all.flatMap((each) => [...each.parts]);
+    this.take(
+      this.kept.map((shadow) => ({
+        ...shadow,
+        base: SheetShadows.baseWithParts(
+          shadow.base,
+          Int32Array.from(cells),
+          Int32Array.from(counts),
+          Int32Array.from(parts),
+        ),
+      })),
+    );
   }
 
   /** Shows one that nobody has laid yet, or one as it might be; undefined ends it. */

@@ -4,7 +4,7 @@ import type { Gathering } from "../hand/gathering";
 import type { Groups } from "../ledger/groups";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
-import { placeOfShadow } from "../model/places";
+import { cellsAmong, placeOfShadow } from "../model/places";
 import { isRim, isSurface, kindOf, type Shadow, type Shadows } from "../model/shadows";
 import { NO_FILL } from "../model/state";
 import type { SheetView } from "../view/sheet-view";
@@ -68,10 +68,7 @@ export class ShadowList {
 
   /** Those that an act for all of them is about: on this sheet, on what the swatch in the hand is of, on what is gathered, or in a group. */
   private strengthen(by: number): void {
-    const scope = byId<HTMLSelectElement>("shadow-scope").value;
-    const numbers = this.shadows.stored
-      .filter((each) => !isRim(each) && !isSurface(each) && this.isIn(scope, each))
-      .map(({ number }) => number);
+    const numbers = this.view.shadingOn(this.cellsIn(byId<HTMLSelectElement>("shadow-scope").value));
     if (numbers.length === 0) {
       this.hand.said.set("There is no shadow there");
     } else {
@@ -79,19 +76,23 @@ export class ShadowList {
     }
   }
 
-  private isIn(scope: string, shadow: Shadow): boolean {
-    if (scope === "sheet") {
-      return true;
+  private cellsIn(scope: string): readonly number[] {
+    switch (scope) {
+      case "sheet":
+        return Array.from({ length: this.fills.cellCount }, (_, cell) => cell);
+      case "gathered":
+        return cellsAmong(this.gathering.gathered);
+      case "card":
+        return this.fills
+          .filledCells()
+          .filter((cell) => this.fills.cardOf(this.fills.of(cell))?.id === this.cardInHand);
+      default:
+        return this.groups.all.find(({ id }) => id === scope)?.cells ?? [];
     }
-    const cells = this.view.cellsUnderShadow(shadow.number);
-    const meant =
-      scope === "gathered" ? this.gathering.gathered : this.groups.all.find(({ id }) => id === scope)?.cells;
-    if (meant) {
-      const all = new Set(meant);
-      return cells.some((cell) => all.has(cell));
-    }
-    const card = this.fills.cardOf(this.hand.present.get())?.id;
-    return cells.some((cell) => this.fills.cardOf(this.fills.of(cell))?.id === card);
+  }
+
+  private get cardInHand(): string | undefined {
+    return this.fills.cardOf(this.hand.present.get())?.id;
   }
 }
 

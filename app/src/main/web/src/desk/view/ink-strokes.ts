@@ -199,6 +199,6 @@ export class InkStrokes {
       return [0, 0, 0, density];
     }
     const [red, green, blue] = this.fills.inkColourOf(place);
-    return [red, green, blue, Math.min(255, (255 * density) / this.plane!.solids[strokeOf(place)]!)];
+    return [red, green, blue, SheetStrokes.coverage(density, this.plane!.solids[strokeOf(place)]!)];
   }
 }

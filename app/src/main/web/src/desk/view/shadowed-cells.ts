@@ -145,6 +145,11 @@ export class ShadowedCells {
     return [...new Set((this.ofShadow.get(shadow) ?? []).map((piece) => this.roots.get(piece)!))];
   }
 
+  /** See {@link SheetShadows.shadingOn}. */
+  shadingOn(cells: readonly number[]): number[] {
+    return [...this.rules.shadingOn(Int32Array.from(cells))];
+  }
+
   /** The cell that a piece is a part of. */
   root(piece: number): number {
     return this.roots.get(piece)!;

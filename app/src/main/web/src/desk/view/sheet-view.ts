@@ -111,6 +111,11 @@ export class SheetView {
     return this.shadowed.cellsUnder(shadow);
   }
 
+  /** The shadows that can be made stronger, of those that lie on some cells. */
+  shadingOn(cells: readonly number[]): number[] {
+    return this.shadowed.shadingOn(cells);
+  }
+
   /** Whether there are more shadows than can be shown. */
   get areTooManyShadows(): boolean {
     return this.shadowed.isFull;

@@ -83,4 +83,12 @@ public record DarkerThanBeside(
     public static Paint.Tied darker(UUID source, double amount) {
         return new Paint.Tied(source, new Tie.Shift(-amount, 0, 0));
     }
+
+    /** The swatch that is tied so already, which is worn again instead of one more like it. @param paints of all swatches, in their order */
+    public static Optional<UUID> among(Map<UUID, Paint> paints, Paint.Tied darker) {
+        return paints.entrySet().stream()
+                .filter(each -> each.getValue().equals(darker))
+                .map(Map.Entry::getKey)
+                .findFirst();
+    }
 }

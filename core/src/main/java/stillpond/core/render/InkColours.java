@@ -106,7 +106,7 @@ public abstract sealed class InkColours {
         @Override
         int coverage(int x, int y, int density) {
             int stroke = strokeAt(x, y);
-            return argb[stroke] == OPAQUE_BLACK ? density : Math.min(255, density * 255 / map.solids()[stroke]);
+            return argb[stroke] == OPAQUE_BLACK ? density : StrokeMap.coverage(density, map.solids()[stroke]);
         }
 
         private int at(int x, int y) {

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import stillpond.core.fill.Fills;
 import stillpond.core.ledger.CellGroup;
 import stillpond.core.ledger.CellGroups;
@@ -71,6 +73,13 @@ public sealed interface Base {
 
     /** The cells that it is made of now. */
     Set<Integer> cells(CellGroups groups, Fills fills);
+
+    /** The same where cells were split: their parts belong to it as they did. @param parts of each cell that was split */
+    default Base withParts(Map<Integer, List<Integer>> parts) {
+        return inCells(cells -> cells.stream()
+                .flatMap(cell -> Stream.concat(Stream.of(cell), parts.getOrDefault(cell, List.of()).stream()))
+                .toList());
+    }
 
     /** The same on other cells. @param translate the cells in the place of some */
     Base inCells(Function<List<Integer>, Collection<Integer>> translate);

@@ -1,6 +1,9 @@
 package stillpond.core.shadow;
 
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * What shadows cut cells into: numbers for each stack of shadows that lies on a cell. Numbers below the first piece are the cells, bare; every other one is a number below it with one more shadow on top.
@@ -113,6 +116,20 @@ public final class Pieces {
     /** The number of the topmost shadow of a piece. */
     public int shadow(int piece) {
         return shadows[piece - first];
+    }
+
+    /** The numbers of the shadows that lie on some cells. */
+    public Set<Integer> shadowsOn(Set<Integer> cells) {
+        BitSet on = new BitSet(count);
+        cells.stream().filter(cell -> cell < first).forEach(on::set);
+        Set<Integer> numbers = new TreeSet<>();
+        for (int piece = first; piece < count; piece++) {
+            if (on.get(parent(piece))) {
+                on.set(piece);
+                numbers.add(shadow(piece));
+            }
+        }
+        return numbers;
     }
 
     /** How much of that covers the piece. */

@@ -62,6 +62,11 @@ public record Shadow(
         return form instanceof Form.Grain || form instanceof Form.SoftEdge;
     }
 
+    /** Whether it lies over colours to change them: what is done to all shadows at once is done to these alone. */
+    public boolean isShading() {
+        return !isRim() && !isOfSurface();
+    }
+
     Shadow ranked(double other) {
         return new Shadow(number, other, name, base, form, mode, darker, strength, edgePx);
     }

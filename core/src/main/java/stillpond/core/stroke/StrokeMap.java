@@ -79,6 +79,11 @@ public record StrokeMap(int pageWidthPx, int pageHeightPx, CellPlane plane, int[
         return plane.numberAt(at(x, plane.widthPx(), pageWidthPx), at(y, plane.heightPx(), pageHeightPx));
     }
 
+    /** How much of a pixel ink covers that wears a swatch, 0 to 255: where it is solid all of it, however pale it was drawn. @param density of the ink there, 0 to 255 @param solid of its stroke */
+    public static int coverage(int density, int solid) {
+        return Math.min(255, density * 255 / solid);
+    }
+
     /** The column of the plane that each column of the page lies in. */
     public int[] columns() {
         return places(plane.widthPx(), pageWidthPx);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -34,6 +35,19 @@ class DarkerThanBesideTest {
             Fill.ofText("linear 100% 0 0 9 0 0% " + SAND.id() + " 100% " + COAT.id()));
 
     private static final double[] AREAS = {10, 500, 9000, 20};
+
+    @Test
+    void aShadeThatIsThereIsTakenAgainAndNoOtherOneForIt() {
+        Map<UUID, Paint> paints = new LinkedHashMap<>();
+        paints.put(new UUID(0, 1), new Paint.Process(Srgb.ofHex("#2f6f5e")));
+        paints.put(new UUID(0, 3), DarkerThanBeside.darker(COAT.id(), 0.2));
+        paints.put(new UUID(0, 4), DarkerThanBeside.darker(SAND.id(), 0.1));
+        paints.put(new UUID(0, 5), DarkerThanBeside.darker(SAND.id(), 0.1));
+        assertThat(DarkerThanBeside.among(paints, DarkerThanBeside.darker(SAND.id(), 0.1)))
+                .contains(new UUID(0, 4));
+        assertThat(DarkerThanBeside.among(paints, DarkerThanBeside.darker(COAT.id(), 0.1)))
+                .isEmpty();
+    }
 
     @Test
     void theDarkerRegionBesideCounts() {

@@ -71,6 +71,18 @@ class ShadowedCellsTest {
     private static final Form BAND = Form.ofText("drawn 0,20! 60,20! 60,40! 0,40!");
 
     @Test
+    void whichShadowsLieOnCellsIsToldOfThoseUnderOthersToo() {
+        Pieces pieces = lay(
+                        laid(shadow(5, BAND, 0, LEFT, RIGHT), 1),
+                        laid(shadow(6, BAND, 0, RIGHT), 1),
+                        laid(shadow(7, Form.ofText("drawn 0,52! 60,52! 60,58! 0,58!"), 0, RIGHT), 1))
+                .pieces();
+        assertThat(pieces.shadowsOn(Set.of(RIGHT))).containsExactly(5, 6);
+        assertThat(pieces.shadowsOn(Set.of(LEFT))).containsExactly(5);
+        assertThat(pieces.shadowsOn(Set.of(HOLE, OUTSIDE))).isEmpty();
+    }
+
+    @Test
     void aShapeShowsOnlyWhereItLiesInItsBase() {
         ShadowedCells shadowed = lay(laid(shadow(5, BAND, 0, RIGHT), 1));
         for (int y = 0; y < SIDE; y++) {

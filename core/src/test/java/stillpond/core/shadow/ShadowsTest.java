@@ -57,6 +57,26 @@ class ShadowsTest {
     }
 
     @Test
+    void partsOfASplitCellBelongToTheBaseThatTheCellBelongsTo() {
+        Map<Integer, List<Integer>> parts = Map.of(3, List.of(9, 8), 4, List.of(10));
+        assertThat(Base.ofText("cells 1 3").withParts(parts).text()).isEqualTo("cells 1 3 8 9");
+        String group = "group " + new UUID(0, 1) + " ";
+        assertThat(Base.ofText(group + "4 5").withParts(parts).text()).isEqualTo(group + "4 5 10");
+        assertThat(Base.LAID.withParts(parts)).isEqualTo(Base.LAID);
+    }
+
+    @Test
+    void rimsAndSurfacesAreNotMadeStrongerWithTheShadows() {
+        List<String> forms = List.of("side 45 6", "drawn 0,0! 9,0! 9,9!", "rim 4 round", "grain 3 7", "soft 5");
+        assertThat(forms.stream().filter(form -> formed(form).isShading()))
+                .containsExactly("side 45 6", "drawn 0,0! 9,0! 9,9!");
+    }
+
+    private static Shadow formed(String form) {
+        return new Shadow(1, 0, "Fold", Base.LAID, Form.ofText(form), BlendMode.NORMAL, 20, 100, 0);
+    }
+
+    @Test
     void takingBackLeavesAloneWhatWasChangedSince() {
         Shadows changed = three.strengthening(Set.of(7, 5), 5);
         List<Shadows.Swap> swaps = three.becoming(changed);

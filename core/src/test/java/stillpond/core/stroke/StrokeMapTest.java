@@ -23,6 +23,15 @@ class StrokeMapTest {
             Grid.of((x, y) -> isWithin(x, 28, 33) && isWithin(y, 5, 55) || isWithin(y, 28, 33) && isWithin(x, 5, 55));
 
     @Test
+    void inkThatWearsASwatchCoversWhereItIsSolidHoweverPaleItWasDrawn() {
+        assertThat(StrokeMap.coverage(255, 255)).isEqualTo(255);
+        assertThat(StrokeMap.coverage(64, 255)).isEqualTo(64);
+        assertThat(StrokeMap.coverage(80, 80)).isEqualTo(255);
+        assertThat(StrokeMap.coverage(40, 80)).as("its soft edge").isEqualTo(127);
+        assertThat(StrokeMap.coverage(90, 80)).isEqualTo(255);
+    }
+
+    @Test
     void aCrossIsFourStrokes() {
         StrokeMap map = StrokeMap.of(cross);
         assertThat(map.count()).isEqualTo(4);
