@@ -79,7 +79,8 @@ class CarryController {
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Valid CarryMessage message) {
-        return carrying.laySure(project, sheet, person.id(), message.sources());
+        return carrying.carry(sheets.get(project, sheet), person.id(), message.sources(), layer -> UUID.randomUUID())
+                .laid();
     }
 
     @GetMapping("/differences")

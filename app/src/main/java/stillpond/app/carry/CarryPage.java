@@ -2,6 +2,7 @@ package stillpond.app.carry;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Sheet;
 import stillpond.core.carry.Carry;
 import stillpond.core.carry.Drawing;
+import stillpond.core.cell.Box;
 import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellMap;
 import stillpond.core.fill.Fill;
@@ -34,6 +36,34 @@ record CarryPage(
                 .map(Cell::number)
                 .filter(cell -> regions.of(cell) == region)
                 .toList();
+    }
+
+    /** Where some cells are seen. */
+    Seen seen(List<Integer> cells) {
+        Box box = cells.stream()
+                .map(cell -> map.cells().get(cell).box())
+                .reduce(Box::with)
+                .orElseThrow();
+        Cell deepest = cells.stream()
+                .map(map.cells()::get)
+                .max(Comparator.comparingDouble(Cell::depthPx))
+                .orElseThrow();
+        double width = map.plane().widthPx();
+        double height = map.plane().heightPx();
+        return new Seen(
+                (deepest.deepestX() + 0.5) / width,
+                (deepest.deepestY() + 0.5) / height,
+                box.xStart() / width,
+                box.yStart() / height,
+                box.widthPx() / width,
+                box.heightPx() / height);
+    }
+
+    /** Their area as a share of the page. */
+    double share(List<Integer> cells) {
+        double area =
+                cells.stream().mapToInt(cell -> map.cells().get(cell).areaPx()).sum();
+        return area / map.plane().widthPx() / map.plane().heightPx();
     }
 
     /** Each region says what most of its area wears; regions that mostly wear nothing say nothing. */

@@ -10,6 +10,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ThreadLocalRandom;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import stillpond.app.check.SheetFindings;
 import stillpond.app.history.ShadowText;
@@ -144,6 +146,26 @@ class SheetCarrying {
         }
     }
 
+    /**
+     * A region in doubt.
+     *
+     * @param layer whose cells are named
+     * @param area of it, as a share of the page
+     */
+    record Doubt(UUID layer, Proposal proposal, Seen seen, double area) {}
+
+    /** What came of carrying onto a sheet. @param changes as which it was laid, in their order */
+    record Carried(Laid laid, List<UUID> changes, List<Doubt> doubts) {
+        static final Carried NOTHING = new Carried(new Laid(0, 0, 0, 0), List.of(), List.of());
+
+        private Carried and(Carried other) {
+            return new Carried(
+                    laid.and(other.laid),
+                    Stream.concat(changes.stream(), other.changes.stream()).toList(),
+                    Stream.concat(doubts.stream(), other.doubts.stream()).toList());
+        }
+    }
+
     /** Those that are offered first. */
     List<SourceSheet> sources(UUID project, UUID target) {
         Set<UUID> models = models(project, target);
@@ -188,10 +210,19 @@ class SheetCarrying {
      * @param uncovered whether regions that only lie near to what is carried are, too
      */
     Proposals propose(Sheet target, List<UUID> sources, boolean overFilled, boolean uncovered) {
-        Layer layer = target.layer();
-        CarryPage there = drawings.of(target);
-        List<Sheet> sourceLayers = drawings.layersOf(target.project(), sources);
-        List<CarryPage> pages = sourceLayers.stream().map(drawings::of).toList();
+        return propose(drawings.of(target), pages(target.project(), sources), overFilled, uncovered);
+    }
+
+    /** Whether a sheet has anything to carry from. Reads all that it takes, so that what cannot be read comes to light. */
+    boolean wearsAnything(UUID project, UUID source) {
+        return !pages(project, List.of(source)).isEmpty();
+    }
+
+    private List<CarryPage> pages(UUID project, List<UUID> sources) {
+        return drawings.layersOf(project, sources).stream().map(drawings::of).toList();
+    }
+
+    private Proposals propose(CarryPage there, List<CarryPage> pages, boolean overFilled, boolean uncovered) {
         FillLabels labels = new FillLabels();
         List<Carry.Source> from =
                 pages.stream().map(page -> page.source(labels)).toList();
@@ -213,10 +244,10 @@ class SheetCarrying {
         }
         Fills laid = there.fills().after(there.fills().laying(Proposals.sureFills(proposals)));
         Map<String, List<Integer>> lines = new TreeMap<>();
-        lines(layer, laid, sourceLayers)
+        lines(there.layer(), laid, pages)
                 .forEach((stroke, fill) -> lines.computeIfAbsent(fill.text(), text -> new ArrayList<>())
                         .add(stroke));
-        return new Proposals(layer.id(), proposals, lines, shadows(pages, likes, there));
+        return new Proposals(there.layer().id(), proposals, lines, shadows(pages, likes, there));
     }
 
     private List<CarriedShadow> shadows(List<CarryPage> pages, List<Carry.Proposal> likes, CarryPage there) {
@@ -242,52 +273,70 @@ class SheetCarrying {
         return carried;
     }
 
-    /** Lays what is sure on regions of a sheet that wear nothing, layer by layer. */
-    Laid laySure(UUID project, UUID target, UUID author, List<UUID> sources) {
-        Sheet sheet = sheets.get(project, target);
+    /**
+     * Lays what is sure on regions of a sheet that wear nothing, layer by layer, and says what is in doubt.
+     *
+     * @param changeFor the id of the change of a layer's fills: if it was made before, it is not made again
+     */
+    Carried carry(Sheet sheet, UUID author, List<UUID> sources, UnaryOperator<UUID> changeFor) {
+        List<CarryPage> pages = pages(sheet.project(), sources);
         return sheet.layers().stream()
                 .filter(layer -> !layer.standing().isLocked())
-                .map(layer -> laySure(sheet.on(layer.standing().layer()), author, sources))
-                .reduce(new Laid(0, 0, 0, 0), Laid::and);
+                .map(layer -> carry(
+                        drawings.of(sheet.on(layer.standing().layer())), author, pages, changeFor.apply(layer.id())))
+                .reduce(Carried.NOTHING, Carried::and);
     }
 
-    private Laid laySure(Sheet target, UUID author, List<UUID> sources) {
-        Proposals proposals = propose(target, sources, false, false);
+    private Carried carry(CarryPage there, UUID author, List<CarryPage> pages, UUID change) {
+        Proposals proposals = propose(there, pages, false, false);
         Map<Integer, Fill> laid = proposals.sure();
-        if (!laid.isEmpty()) {
-            ChangeOutcome outcome = changes.make(
-                    target.id(), author, new ChangeRequest.Lay(UUID.randomUUID(), proposals.layer(), laid));
-            if (outcome instanceof ChangeOutcome.Refused refused) {
-                throw new Refusal(refused.reason());
-            }
+        // Somebody may have filled something while it was looked at: that stands.
+        Fills present = sheets.fills(there.layer());
+        laid.keySet().removeIf(place -> !present.of(place).equals(Fill.NONE));
+        List<UUID> made = new ArrayList<>();
+        ChangeOutcome outcome =
+                changes.make(there.sheet().id(), author, new ChangeRequest.Lay(change, proposals.layer(), laid));
+        if (outcome instanceof ChangeOutcome.Refused refused) {
+            throw new Refusal(refused.reason());
+        }
+        if (outcome instanceof ChangeOutcome.Made) {
+            made.add(change);
         }
         if (!proposals.shadows().isEmpty()) {
-            Map<Integer, Fill> worn = new HashMap<>();
-            proposals.shadows().forEach(each -> worn.put(each.shadow().number(), Fill.ofText(each.fill())));
-            List<Shadow> added = proposals.shadows().stream()
-                    .map(each -> each.shadow().asShadow())
-                    .toList();
-            String words = "Carried " + added.size() + (added.size() == 1 ? " shadow" : " shadows");
-            shadows.change(target, author, words, all -> all.addingAll(added), worn);
+            made.add(layShadows(there.sheet(), author, proposals.shadows()));
         }
-        int sure = (int) proposals.proposals().stream().filter(Proposal::isSure).count();
-        int strokes = (int) laid.keySet().stream().filter(Places::isStroke).count();
-        return new Laid(
-                sure,
-                proposals.proposals().size() - sure,
-                strokes,
+        List<Doubt> doubts = proposals.proposals().stream()
+                .filter(proposal -> !proposal.isSure())
+                .map(proposal -> new Doubt(
+                        proposals.layer(), proposal, there.seen(proposal.cells()), there.share(proposal.cells())))
+                .toList();
+        Laid counted = new Laid(
+                proposals.proposals().size() - doubts.size(),
+                doubts.size(),
+                (int) laid.keySet().stream().filter(Places::isStroke).count(),
                 proposals.shadows().size());
+        return new Carried(counted, made, doubts);
+    }
+
+    /** Returns the change. */
+    private UUID layShadows(Sheet sheet, UUID author, List<CarriedShadow> carried) {
+        Map<Integer, Fill> worn = new HashMap<>();
+        carried.forEach(each -> worn.put(each.shadow().number(), Fill.ofText(each.fill())));
+        List<Shadow> added =
+                carried.stream().map(each -> each.shadow().asShadow()).toList();
+        String words = "Carried " + added.size() + (added.size() == 1 ? " shadow" : " shadows");
+        UUID change = UUID.randomUUID();
+        shadows.change(change, sheet, author, words, all -> all.addingAll(added), worn);
+        return change;
     }
 
     /** What black ink of a layer gets, since ink between the same fills wears it on the sheets that are carried from. */
-    private Map<Integer, Fill> lines(Layer layer, Fills worn, List<Sheet> sources) {
+    private Map<Integer, Fill> lines(Layer layer, Fills worn, List<CarryPage> sources) {
         CarriedLines lines = new CarriedLines();
         boolean isAnyColoured = false;
-        for (Sheet source : sources) {
-            Layer from = source.layer();
-            Fills there = sheets.fills(from);
-            if (!there.ofStrokes().filled().isEmpty()) {
-                lines.learn(sheets.strokes(from), there);
+        for (CarryPage source : sources) {
+            if (!source.fills().ofStrokes().filled().isEmpty()) {
+                lines.learn(sheets.strokes(source.layer()), source.fills());
                 isAnyColoured = true;
             }
         }

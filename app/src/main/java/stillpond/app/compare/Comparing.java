@@ -21,6 +21,7 @@ import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.SheetParts;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
+import stillpond.app.sheet.SmallPicture;
 import stillpond.core.fill.Fill;
 import stillpond.core.gap.Regions;
 import stillpond.core.ledger.PartsOnSheet;
@@ -186,17 +187,15 @@ class Comparing {
     }
 
     private static Column column(Sheet sheet, Filter filter, Staging staging) {
-        Layer layer = sheet.layer();
-        String at = "/projects/" + sheet.project() + "/sheets/" + sheet.id();
-        double scale = Math.min(1, Sheets.SMALL_LONG_SIDE_PX / (double) Math.max(layer.widthPx(), layer.heightPx()));
+        SmallPicture small = SmallPicture.of(sheet);
         return new Column(
                 sheet.id(),
                 sheet.title(),
                 staging.lit(sheet.scene(), sheet.id()).name(),
-                at,
+                "/projects/" + sheet.project() + "/sheets/" + sheet.id(),
                 sheet.layers().stream().map(each -> each.standing().layer()).toList(),
-                at + "/small.png?light=" + filter.shown(),
-                (int) Math.max(1, Math.round(layer.widthPx() * scale)),
-                (int) Math.max(1, Math.round(layer.heightPx() * scale)));
+                small.address() + "?light=" + filter.shown(),
+                small.widthPx(),
+                small.heightPx());
     }
 }

@@ -87,6 +87,12 @@ public class LayerShadows implements EffectKind<Effect.Shaded> {
      */
     public Shadows change(
             Sheet sheet, UUID author, String words, UnaryOperator<Shadows> change, Map<Integer, Fill> worn) {
+        return change(UUID.randomUUID(), sheet, author, words, change, worn);
+    }
+
+    /** As above. @param id of the change in the history */
+    public Shadows change(
+            UUID id, Sheet sheet, UUID author, String words, UnaryOperator<Shadows> change, Map<Integer, Fill> worn) {
         StoredSheet stored = sheets.findAndLock(sheet.id()).orElseThrow();
         UUID layer = sheet.layer().id();
         if (!stored.layer(layer).isCurrent()) {
@@ -97,7 +103,7 @@ public class LayerShadows implements EffectKind<Effect.Shaded> {
         Shadows after = change.apply(before);
         List<Effect> effects = write(sheet, before, after, worn);
         if (!effects.isEmpty()) {
-            history.keep(sheet.project(), author, words, effects);
+            history.keep(id, sheet.project(), author, words, "", effects);
         }
         return after;
     }

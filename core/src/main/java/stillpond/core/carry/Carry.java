@@ -1,7 +1,6 @@
 package stillpond.core.carry;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -58,7 +57,11 @@ public final class Carry {
      * @param overlap of that region with the one spoken of, laid over it; 0 to 1
      * @param pose that lays it over, in pixels of both pages
      */
-    public record Choice(int label, int source, int from, double share, double overlap, Pose pose) {}
+    public record Choice(int label, int source, int from, double share, double overlap, Pose pose) {
+        Choice with(double other) {
+            return new Choice(label, source, from, other, overlap, pose);
+        }
+    }
 
     /**
      * A drawing to carry from.
@@ -83,21 +86,18 @@ public final class Carry {
         }
     }
 
-    /** Where several sources speak of a region, their evidence adds up. @return for each region for which there is any evidence, in their order */
+    /** Where several sources speak of a region, each votes; see {@link Votes}. @return for each region for which there is any evidence, in their order */
     public static List<Proposal> from(List<Source> sources, Drawing to) {
-        List<Map<Integer, Choice>> byRegion = new ArrayList<>();
+        List<List<Map<Integer, Choice>>> byRegion = new ArrayList<>();
         for (int region = 0; region < to.count(); region++) {
-            byRegion.add(new TreeMap<>());
+            byRegion.add(new ArrayList<>());
         }
         for (int source = 0; source < sources.size(); source++) {
             gather(sources.get(source), source, to, byRegion);
         }
         List<Proposal> proposals = new ArrayList<>();
         for (int region = 0; region < to.count(); region++) {
-            List<Choice> choices = byRegion.get(region).values().stream()
-                    .sorted(Comparator.comparingDouble((Choice choice) -> -choice.share())
-                            .thenComparingInt(Choice::label))
-                    .toList();
+            List<Choice> choices = Votes.counted(byRegion.get(region));
             if (!choices.isEmpty()) {
                 proposals.add(new Proposal(region, choices));
             }
@@ -105,7 +105,7 @@ public final class Carry {
         return proposals;
     }
 
-    private static void gather(Source source, int number, Drawing to, List<Map<Integer, Choice>> byRegion) {
+    private static void gather(Source source, int number, Drawing to, List<List<Map<Integer, Choice>>> byRegion) {
         int[] labels = source.labels();
         Set<Integer> known = IntStream.range(0, labels.length)
                 .filter(region -> labels[region] >= 0)
@@ -132,8 +132,9 @@ public final class Carry {
                                 new Choice(each.getKey(), number, from, share * each.getValue(), overlap, pose),
                                 Carry::adding));
             }
-            Map<Integer, Choice> there = byRegion.get(region);
-            own.forEach((label, choice) -> there.merge(label, choice, Carry::either));
+            if (!own.isEmpty()) {
+                byRegion.get(region).add(own);
+            }
         }
     }
 
@@ -144,18 +145,6 @@ public final class Carry {
                 one.source(),
                 stronger.from(),
                 one.share() + other.share(),
-                stronger.overlap(),
-                stronger.pose());
-    }
-
-    /** Two sources that say the same: both would have to be wrong. */
-    private static Choice either(Choice one, Choice other) {
-        Choice stronger = other.share() > one.share() ? other : one;
-        return new Choice(
-                one.label(),
-                stronger.source(),
-                stronger.from(),
-                1 - (1 - one.share()) * (1 - other.share()),
                 stronger.overlap(),
                 stronger.pose());
     }
