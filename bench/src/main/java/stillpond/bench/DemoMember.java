@@ -58,9 +58,26 @@ public final class DemoMember {
         }
     }
 
-    /** The address of the demo's project. */
+    /** The address of the demo's project: of all that the member has, and drills bring in some, the one with the most sheets. */
     public String project() throws IOException, InterruptedException {
-        return first(PROJECT, get("/").body());
+        List<String> projects = PROJECT.matcher(get("/").body())
+                .results()
+                .map(result -> result.group(1))
+                .distinct()
+                .toList();
+        String largest = "";
+        int most = 0;
+        for (String project : projects) {
+            int count = sheets(project).size();
+            if (count > most) {
+                largest = project;
+                most = count;
+            }
+        }
+        if (most == 0) {
+            throw new IllegalStateException("The demo shows no project with a sheet.");
+        }
+        return largest;
     }
 
     /** The addresses of its sheets. */

@@ -199,7 +199,10 @@ class CarryQueue {
         if (changes.make(sheet, answer.by(), lay) instanceof ChangeOutcome.Refused refused) {
             throw new Refusal(refused.reason());
         }
-        for (StoredQuestion question : onLayer) {
+        List<UUID> ids = onLayer.stream().map(StoredQuestion::getId).toList();
+        // What lays fills in bulk leaves nothing of the session behind.
+        for (StoredQuestion question :
+                questions.findByRunIdAndIdIn(onLayer.get(0).sheet().runId(), ids)) {
             StoredChoice first = question.choices().get(0);
             if (!first.fill().equals(fill.text())) {
                 corrections.note(first.layerId(), first.cell(), fill.text());
@@ -254,10 +257,12 @@ class CarryQueue {
                 byChange.put(change, question);
             }
         }
+        List<UUID> ids = answered.stream().map(StoredQuestion::getId).toList();
+        UUID run = answered.get(0).sheet().runId();
         byChange.forEach((change, question) -> changes.make(
                 runSheets.findById(question.sheet()).orElseThrow().sheetId(),
                 Objects.requireNonNull(question.answeredBy()),
                 new ChangeRequest.Undo(UUID.randomUUID(), change)));
-        answered.forEach(StoredQuestion::askAgain);
+        questions.findByRunIdAndIdIn(run, ids).forEach(StoredQuestion::askAgain);
     }
 }

@@ -163,10 +163,10 @@ class CarryBookTest {
         visitor.submit(address + "/" + run.id() + "/take-back", "sheet", "0");
         assertThat(worn(3, 185, 180)).isEqualTo(Fill.NONE);
         assertThat(worn(4, 185, 180)).isEqualTo(Fill.flat(coat));
-        lay(4, scarf, 185, 100);
+        lay(4, coat, 185, 100);
         visitor.submit(address + "/" + run.id() + "/take-back");
         assertThat(worn(4, 185, 180)).isEqualTo(Fill.NONE);
-        assertThat(worn(4, 185, 100)).as("laid by hand since").isEqualTo(Fill.flat(scarf));
+        assertThat(worn(4, 185, 100)).as("laid by hand since").isEqualTo(Fill.flat(coat));
         assertThat(runs.get(work.project(), run.id()).sheets())
                 .extracting(CarryRuns.ShownSheet::state)
                 .containsOnly(StoredRunSheet.State.TAKEN_BACK);
@@ -177,10 +177,10 @@ class CarryBookTest {
         JdbcClient database = pond.bean(JdbcClient.class);
         // A drawing that no other test has: planes are shared by those that are equal.
         book.set(3, work.bringToDesk(Drawings.person("translate(7 3)")));
-        String broken = database.sql("select cells from layer where sheet_id = ?")
-                .param(book.get(3).id())
-                .query(String.class)
-                .single();
+        String broken = pond.bean(Sheets.class)
+                .get(work.project(), book.get(3).id())
+                .layer()
+                .cells();
         database.sql("update plane set content = ? where sha256 = ?")
                 .params(Arrays.copyOf(new byte[] {7}, 40), broken)
                 .update();
