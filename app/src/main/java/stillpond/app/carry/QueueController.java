@@ -29,7 +29,7 @@ import stillpond.core.refusal.Refusal;
 @RequestMapping("/projects/{project}/carry/{run}/queue")
 class QueueController {
 
-    private static final double AROUND_SOURCE = 0.12;
+    private static final double AROUND_SOURCE = 0.2;
 
     private final CarryQueue queue;
     private final CarryRuns runs;

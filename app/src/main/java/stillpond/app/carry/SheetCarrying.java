@@ -14,6 +14,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import stillpond.app.check.SheetFindings;
+import stillpond.app.history.History;
 import stillpond.app.history.ShadowText;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.ChangeOutcome;
@@ -54,6 +55,7 @@ class SheetCarrying {
     private final Palettes palettes;
     private final SheetCast cast;
     private final LayerShadows shadows;
+    private final History history;
 
     SheetCarrying(
             Sheets sheets,
@@ -62,7 +64,8 @@ class SheetCarrying {
             SheetFindings findings,
             Palettes palettes,
             SheetCast cast,
-            LayerShadows shadows) {
+            LayerShadows shadows,
+            History history) {
         this.sheets = sheets;
         this.changes = changes;
         this.drawings = drawings;
@@ -70,6 +73,7 @@ class SheetCarrying {
         this.palettes = palettes;
         this.cast = cast;
         this.shadows = shadows;
+        this.history = history;
     }
 
     /**
@@ -294,12 +298,7 @@ class SheetCarrying {
         Fills present = sheets.fills(there.layer());
         laid.keySet().removeIf(place -> !present.of(place).equals(Fill.NONE));
         List<UUID> made = new ArrayList<>();
-        ChangeOutcome outcome =
-                changes.make(there.sheet().id(), author, new ChangeRequest.Lay(change, proposals.layer(), laid));
-        if (outcome instanceof ChangeOutcome.Refused refused) {
-            throw new Refusal(refused.reason());
-        }
-        if (outcome instanceof ChangeOutcome.Made) {
+        if (lays(there.sheet(), author, new ChangeRequest.Lay(change, proposals.layer(), laid))) {
             made.add(change);
         }
         if (!proposals.shadows().isEmpty()) {
@@ -316,6 +315,18 @@ class SheetCarrying {
                 (int) laid.keySet().stream().filter(Places::isStroke).count(),
                 proposals.shadows().size());
         return new Carried(counted, made, doubts);
+    }
+
+    /** Returns whether there was anything to lay. */
+    private boolean lays(Sheet sheet, UUID author, ChangeRequest.Lay lay) {
+        if (lay.fillByPlace().isEmpty()) {
+            return history.find(lay.id()).isPresent();
+        }
+        ChangeOutcome outcome = changes.make(sheet.id(), author, lay);
+        if (outcome instanceof ChangeOutcome.Refused refused) {
+            throw new Refusal(refused.reason());
+        }
+        return outcome instanceof ChangeOutcome.Made;
     }
 
     /** Returns the change. */

@@ -188,7 +188,7 @@ class CarryBookTest {
         CarryRuns.Shown run = carry(List.of(0), List.of(3, 4));
         assertThat(run.sheets())
                 .extracting(CarryRuns.ShownSheet::state)
-                .containsExactly(StoredRunSheet.State.FAILED, StoredRunSheet.State.DONE);
+                .containsExactly(StoredRunSheet.State.DONE, StoredRunSheet.State.FAILED);
         assertThat(worn(4, 185, 180)).isEqualTo(Fill.flat(coat));
         String page = visitor.get(address + "/" + run.id()).body();
         assertThat(page).contains("not carried to: something went wrong here");
