@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -75,20 +74,18 @@ class CarryQueue {
     /** What is to be answered next, and after that. Those that cannot be answered any more are dropped on the way. */
     List<Asked> next(UUID project, UUID run, int most) {
         requireRun(project, run);
+        Map<UUID, Sheet> book = book(project);
         List<Asked> asked = new ArrayList<>();
         for (QuestionRepository.Asked part : questions.findParts(run, most + 1)) {
             List<StoredQuestion> alike = questions
                     .findByRunIdAndPartAndStateOrderByLikelyDesc(
                             run, part.getPart(), StoredQuestion.State.OPEN, Limit.of(MOST_AT_ONCE))
                     .stream()
-                    .filter(question -> isStillOpen(project, question))
+                    .filter(question -> isStillOpen(book, question))
                     .toList();
             if (!alike.isEmpty() && asked.size() < most) {
                 asked.add(new Asked(
-                        alike.stream()
-                                .map(question -> region(project, question))
-                                .toList(),
-                        choices(alike)));
+                        alike.stream().map(question -> region(book, question)).toList(), choices(alike)));
             }
         }
         return asked;
@@ -104,8 +101,8 @@ class CarryQueue {
     }
 
     /** Somebody may have filled it, cut the sheet anew or removed it meanwhile. */
-    private boolean isStillOpen(UUID project, StoredQuestion question) {
-        boolean isOpen = !empty(project, question).isEmpty();
+    private boolean isStillOpen(Map<UUID, Sheet> book, StoredQuestion question) {
+        boolean isOpen = !empty(book, question).isEmpty();
         if (!isOpen) {
             question.gone();
         }
@@ -113,8 +110,8 @@ class CarryQueue {
     }
 
     /** Its cells that wear nothing; none if its sheet was cut anew or removed. */
-    private List<Integer> empty(UUID project, StoredQuestion question) {
-        return layer(project, question)
+    private List<Integer> empty(Map<UUID, Sheet> book, StoredQuestion question) {
+        return layer(book, question)
                 .map(layer -> {
                     Fills fills = sheets.fills(layer);
                     return question.cells().stream()
@@ -124,25 +121,27 @@ class CarryQueue {
                 .orElse(List.of());
     }
 
-    private Optional<Layer> layer(UUID project, StoredQuestion question) {
-        return sheet(project, question)
+    private Optional<Layer> layer(Map<UUID, Sheet> book, StoredQuestion question) {
+        return sheet(book, question)
                 .flatMap(sheet -> sheet.layers().stream()
                         .filter(layer -> layer.id().equals(question.layerId()))
                         .findFirst());
     }
 
-    private Optional<Sheet> sheet(UUID project, StoredQuestion question) {
-        UUID sheet = runSheets.findById(question.sheet()).orElseThrow().sheetId();
-        try {
-            return Optional.of(sheets.get(project, sheet));
-        } catch (NoSuchElementException removed) {
-            return Optional.empty();
-        }
+    /** Empty if it was removed. */
+    private Optional<Sheet> sheet(Map<UUID, Sheet> book, StoredQuestion question) {
+        return Optional.ofNullable(
+                book.get(runSheets.findById(question.sheet()).orElseThrow().sheetId()));
     }
 
-    private Region region(UUID project, StoredQuestion question) {
-        Sheet sheet = sheet(project, question).orElseThrow();
-        UUID standing = layer(project, question).orElseThrow().standing().layer();
+    /** The sheets that are there. */
+    private Map<UUID, Sheet> book(UUID project) {
+        return sheets.inProject(project).stream().collect(Collectors.toMap(Sheet::id, sheet -> sheet));
+    }
+
+    private Region region(Map<UUID, Sheet> book, StoredQuestion question) {
+        Sheet sheet = sheet(book, question).orElseThrow();
+        UUID standing = layer(book, question).orElseThrow().standing().layer();
         return new Region(
                 Objects.requireNonNull(question.getId()),
                 sheet,
@@ -178,21 +177,22 @@ class CarryQueue {
             throw new Refusal("This swatch is on none of the project's cards.");
         }
         StoredQuestion.Answer answer = answer(person);
+        Map<UUID, Sheet> book = book(project);
         Map<UUID, List<StoredQuestion>> byLayer = open(run, asked).stream()
-                .filter(question -> isStillOpen(project, question))
+                .filter(question -> isStillOpen(book, question))
                 .collect(Collectors.groupingBy(StoredQuestion::layerId));
         int laid = 0;
         for (List<StoredQuestion> onLayer : byLayer.values()) {
-            lay(project, onLayer, fill, answer);
+            lay(book, onLayer, fill, answer);
             laid += onLayer.size();
         }
         return laid;
     }
 
-    private void lay(UUID project, List<StoredQuestion> onLayer, Fill fill, StoredQuestion.Answer answer) {
+    private void lay(Map<UUID, Sheet> book, List<StoredQuestion> onLayer, Fill fill, StoredQuestion.Answer answer) {
         UUID sheet = runSheets.findById(onLayer.get(0).sheet()).orElseThrow().sheetId();
         List<Integer> cells = onLayer.stream()
-                .flatMap(question -> empty(project, question).stream())
+                .flatMap(question -> empty(book, question).stream())
                 .toList();
         UUID change = UUID.randomUUID();
         ChangeRequest.Lay lay = new ChangeRequest.Lay(change, onLayer.get(0).layerId(), fill, cells);

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -90,11 +91,13 @@ class CarryRuns {
         if (asked.size() > MOST_SHEETS) {
             throw new Refusal("Up to 2,000 sheets can be carried to at once.");
         }
-        order.sources().forEach(source -> sheets.require(project, source));
-        asked.forEach(target -> sheets.require(project, target));
-        List<Sheet> targets = inOrder(project).stream()
-                .filter(sheet -> asked.contains(sheet.id()))
-                .toList();
+        List<Sheet> present = inOrder(project);
+        Set<UUID> ids = present.stream().map(Sheet::id).collect(Collectors.toSet());
+        if (!ids.containsAll(asked) || !ids.containsAll(order.sources())) {
+            throw new NoSuchElementException("One of these sheets is not there any more.");
+        }
+        List<Sheet> targets =
+                present.stream().filter(sheet -> asked.contains(sheet.id())).toList();
         dropOld(project);
         String words = targets.size() == 1 ? targets.get(0).title() : targets.size() + " sheets";
         StoredRun run =
@@ -107,7 +110,7 @@ class CarryRuns {
         return run.id();
     }
 
-    /** The sheets of a project in reading order: scene by scene. */
+    /** The sheets of a project in reading order, scene by scene, without those that were removed. */
     @Transactional(readOnly = true)
     public List<Sheet> inOrder(UUID project) {
         List<UUID> scenes = projects.scenes(project).stream().map(Scene::id).toList();
