@@ -165,7 +165,25 @@ class Comparing {
         return outcome instanceof ChangeOutcome.Made ? met.size() : 0;
     }
 
+    /** A table, and the columns that it was made from. */
+    record Compared(PartsTable table, List<PartsTable.Column> columns) {}
+
+    /** @throws java.util.NoSuchElementException if the project has no such sheet or no such swatch */
+    void requirePart(UUID project, UUID sheet, UUID swatch) {
+        sheets.require(project, sheet);
+        palettes.of(project).swatch(swatch).orElseThrow();
+    }
+
+    /** @throws java.util.NoSuchElementException if the project has no such card */
+    void requireCard(UUID project, UUID card) {
+        palettes.of(project).card(card).orElseThrow();
+    }
+
     PartsTable table(UUID project, List<Sheet> compared, Filter filter) {
+        return compared(project, compared, filter).table();
+    }
+
+    Compared compared(UUID project, List<Sheet> compared, Filter filter) {
         Palette palette = palettes.of(project);
         List<PartsOnSheet> worn = parts.of(compared, palette);
         List<SwatchColours> shown = colours.of(compared, filter.showing());
@@ -178,7 +196,7 @@ class Comparing {
                 .filter(card -> !card.isNeutral())
                 .filter(card -> filter.card().isEmpty() || filter.card().get().equals(card.id()))
                 .toList();
-        return PartsTable.of(columns, palette, cards);
+        return new Compared(PartsTable.of(columns, palette, cards), columns);
     }
 
     List<Column> columns(UUID project, List<Sheet> compared, Filter filter) {

@@ -52,7 +52,7 @@ record PartsView(Map<String, List<RowView>> groups, long foreign, long loose, lo
                 (row.swatch().name() + ", " + colour + " " + entry.words()).strip());
     }
 
-    private static Crop crop(Place place) {
+    static Crop crop(Place place) {
         return Crop.of(place.x(), place.y(), place.xStart(), place.yStart(), place.width(), place.height());
     }
 }

@@ -17,6 +17,7 @@ public enum Right {
             Role.LEAD),
     REPLACE_LOCKED_SWATCHES("replaces a swatch of a locked card on other sheets", Role.LEAD),
     ANSWER_PROPOSALS("answers proposals", Role.LEAD),
+    SIGN_CONSISTENCY("signs that parts are the same everywhere", Role.LEAD),
     CHOOSE_PRINT_CONDITION("chooses the print condition", Role.LEAD),
     REMOVE_SCENES("puts a scene aside or brings it back", Role.LEAD);
 

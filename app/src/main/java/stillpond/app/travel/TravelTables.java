@@ -6,7 +6,7 @@ import java.util.stream.Stream;
 
 /**
  * Everything of a project that travels, table by table. What stays: accounts and memberships, what somebody is signed in to, colours that a person has
- * used, and what was handed on.
+ * used, who signed what, and what was handed on.
  */
 final class TravelTables {
 
@@ -97,6 +97,12 @@ final class TravelTables {
                     .ids("sheet_id", "card_id")
                     .plain("position")
                     .rows("from open_card r where r.sheet_id = :sheet order by r.position"),
+            TravelTable.named("part_accepted")
+                    .keys("sheet_id", "swatch_id", "mark")
+                    .ids("sheet_id", "swatch_id")
+                    .plain("mark", "accepted_at", "why")
+                    .all(Column.Kind.AUTHOR, "accepted_by")
+                    .rows("from part_accepted r where r.sheet_id = :sheet order by r.accepted_at, r.mark, r.why"),
             TravelTable.named("standing")
                     .ids("id", "sheet_id", "kept")
                     .plain("position", "name", "is_hidden", "is_locked", "opacity_percent", "x_px", "y_px")

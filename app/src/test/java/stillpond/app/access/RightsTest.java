@@ -132,6 +132,7 @@ class RightsTest {
                 List.of(
                         visitor.submit(at + "/proposals/" + proposed() + "/take"),
                         visitor.submit(at + "/proposals/" + proposed() + "/decline", "answer", "no"));
+            case SIGN_CONSISTENCY -> List.of(visitor.submit(at + "/compare/consistency/sign"));
             case CHOOSE_PRINT_CONDITION -> List.of(visitor.upload(at + "/print-condition", "condition.icc", profile()));
             case REMOVE_SCENES ->
                 List.of(

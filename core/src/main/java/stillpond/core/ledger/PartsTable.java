@@ -51,8 +51,12 @@ public final class PartsTable {
         OFF
     }
 
-    /** @param place empty where it is not worn @param colour that it has, or would have */
-    public record Entry(Optional<Place> place, Srgb colour, Mark mark, String words) {}
+    /**
+     * @param place empty where it is not worn
+     * @param colour that it has, or would have
+     * @param apart how far its colour is from those of the same part on the sheets beside it, the farthest of them, as a CIEDE2000 difference; 0 if there is none
+     */
+    public record Entry(Optional<Place> place, Srgb colour, double apart, Mark mark, String words) {}
 
     /** A part on each sheet. @param among for strangers: the card among whose parts they lie; else empty */
     public record Row(Card card, Swatch swatch, Optional<Card> among, List<Entry> entries) {
@@ -119,21 +123,31 @@ public final class PartsTable {
             if (place.isEmpty()) {
                 boolean isMissing = isUsual && wears(column, card);
                 entries.add(new Entry(
-                        place, colour, isMissing ? Mark.MISSING : Mark.NOTHING, isMissing ? "missing here" : ""));
-            } else if (card.kind() == Card.Kind.LOOSE) {
-                entries.add(new Entry(place, colour, Mark.LOOSE, "on no card"));
+                        place, colour, 0, isMissing ? Mark.MISSING : Mark.NOTHING, isMissing ? "missing here" : ""));
             } else {
-                String off = offNeighbours(columns, i, swatch.id(), colour);
-                entries.add(new Entry(place, colour, off.isEmpty() ? Mark.NOTHING : Mark.OFF, off));
+                List<Srgb> beside = beside(columns, i, swatch.id());
+                double apart = beside.stream()
+                        .mapToDouble(other -> Ciede2000.between(colour, other))
+                        .max()
+                        .orElse(0);
+                boolean isLoose = card.kind() == Card.Kind.LOOSE;
+                String off = isLoose ? "" : off(colour, beside);
+                Mark mark = isLoose ? Mark.LOOSE : off.isEmpty() ? Mark.NOTHING : Mark.OFF;
+                entries.add(new Entry(place, colour, apart, mark, isLoose ? "on no card" : off));
             }
         }
         return new Row(card, swatch, Optional.empty(), entries);
     }
 
-    /** Compared with the two nearest sheets of the scene on either side that wear the part: off if it is off most of them. */
-    private static String offNeighbours(List<Column> columns, int at, UUID swatch, Srgb colour) {
+    /** Its colours on the two nearest sheets of the scene on either side that wear it. */
+    private static List<Srgb> beside(List<Column> columns, int at, UUID swatch) {
         List<Srgb> beside = new ArrayList<>(nearest(columns, at, -1, swatch));
         beside.addAll(nearest(columns, at, 1, swatch));
+        return beside;
+    }
+
+    /** It is off if it is off most of those beside it. @return in which way; empty if it is not */
+    private static String off(Srgb colour, List<Srgb> beside) {
         List<Srgb> apart = beside.stream()
                 .filter(other -> Ciede2000.between(colour, other) > OFF)
                 .toList();
@@ -191,7 +205,8 @@ public final class PartsTable {
         return column.parts().strangers().stream()
                 .filter(each -> each.swatch().equals(swatch) && each.card().equals(card.id()))
                 .findFirst()
-                .map(each -> new Entry(Optional.of(each.place()), colour, Mark.FOREIGN, "of " + own + ", among these"))
-                .orElseGet(() -> new Entry(Optional.empty(), colour, Mark.NOTHING, ""));
+                .map(each ->
+                        new Entry(Optional.of(each.place()), colour, 0, Mark.FOREIGN, "of " + own + ", among these"))
+                .orElseGet(() -> new Entry(Optional.empty(), colour, 0, Mark.NOTHING, ""));
     }
 }
