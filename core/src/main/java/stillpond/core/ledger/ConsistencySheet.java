@@ -24,7 +24,13 @@ public record ConsistencySheet(List<String> sheets, List<Line> lines) {
     public record Acceptance(String who, String on, String why) {}
 
     /** A part of a card on each sheet. @param among the card among whose parts it is a stranger; empty if it is none */
-    public record Line(String card, String part, String among, List<Cell> cells) {}
+    public record Line(String card, String part, String among, List<Cell> cells) {
+
+        /** What stands out about it on a sheet, in words. */
+        public String words(Cell cell) {
+            return among.isEmpty() || !cell.standsOut() ? cell.entry().words() : "among the parts of " + among;
+        }
+    }
 
     /** @param key by which it is accepted @param accepted if it stands out and somebody has accepted that */
     public record Cell(Key key, PartsTable.Entry entry, Optional<Acceptance> accepted) {
@@ -129,7 +135,7 @@ public record ConsistencySheet(List<String> sheets, List<Line> lines) {
             CardCsv.safe(sheet),
             entry.place().isPresent() ? entry.colour().hex() : "",
             String.format(Locale.ROOT, "%.1f", entry.apart()),
-            entry.words(),
+            line.words(cell),
             CardCsv.safe(cell.accepted().map(Acceptance::who).orElse("")),
             cell.accepted().map(Acceptance::on).orElse(""),
             CardCsv.safe(cell.accepted().map(Acceptance::why).orElse(""))
