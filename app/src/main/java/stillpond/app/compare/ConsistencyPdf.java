@@ -11,7 +11,6 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import stillpond.app.page.PdfType;
 import stillpond.core.ledger.ConsistencySheet;
-import stillpond.core.ledger.PartsTable;
 
 /** The consistency sheet as PDF, on A4 across: a square of its colour for each part on each sheet, then what stands out in words, then a line to sign. */
 final class ConsistencyPdf {
@@ -150,9 +149,8 @@ final class ConsistencyPdf {
     }
 
     private static String notable(ConsistencySheet.Line line, ConsistencySheet.Cell cell, String title) {
-        PartsTable.Entry entry = cell.entry();
         return (cell.isOpen() ? "!  " : "*  ") + line.card() + ", " + line.part() + " on " + title + ": "
-                + entry.words()
+                + line.words(cell)
                 + cell.accepted()
                         .map(each -> "; accepted by " + each.who() + " on " + each.on()
                                 + (each.why().isEmpty() ? "" : ": " + each.why()))
