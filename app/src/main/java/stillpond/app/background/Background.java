@@ -1,6 +1,7 @@
 package stillpond.app.background;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
@@ -61,6 +62,12 @@ public class Background {
     void stop() {
         isStopping = true;
         scheduler.stop();
+    }
+
+    /** Has something done at a time, and not before: asking again puts it off. @param task its name */
+    public void putOff(String task, UUID id, Instant until) {
+        scheduler.schedule(
+                new TaskInstance<>(task, id.toString()), until, SchedulerClient.ScheduleOptions.WHEN_EXISTS_RESCHEDULE);
     }
 
     /** What is under way already is not begun again. @param task its name */

@@ -16,6 +16,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
+import stillpond.app.check.Difference;
+import stillpond.app.check.SheetDifferences;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
@@ -31,8 +33,15 @@ class CarryController {
     private final Corrections corrections;
     private final Sheets sheets;
     private final Palettes palettes;
+    private final SheetDifferences differences;
 
-    CarryController(SheetCarrying carrying, Corrections corrections, Sheets sheets, Palettes palettes) {
+    CarryController(
+            SheetCarrying carrying,
+            Corrections corrections,
+            Sheets sheets,
+            Palettes palettes,
+            SheetDifferences differences) {
+        this.differences = differences;
         this.carrying = carrying;
         this.corrections = corrections;
         this.sheets = sheets;
@@ -83,10 +92,14 @@ class CarryController {
                 .laid();
     }
 
+    /** Looked for now, for whoever does not want to wait until the sheet has been quiet. */
     @GetMapping("/differences")
-    List<SheetCarrying.Difference> differences(
+    List<Difference> differences(
             @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
-        return carrying.differences(sheets.get(project, sheet, layer));
+        Sheet present = sheets.get(project, sheet, layer);
+        List<Difference> found = carrying.differences(present);
+        differences.keep(present.layer(), found);
+        return found;
     }
 
     @PostMapping("/corrections")

@@ -13,6 +13,7 @@ import java.util.concurrent.ThreadLocalRandom;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
+import stillpond.app.check.Difference;
 import stillpond.app.check.SheetFindings;
 import stillpond.app.history.History;
 import stillpond.app.history.ShadowText;
@@ -128,19 +129,6 @@ class SheetCarrying {
 
     /** A shadow as it would lie here. @param fill that it wears */
     record CarriedShadow(ShadowText shadow, String fill) {}
-
-    /**
-     * A region that wears something else than its likes do.
-     *
-     * @param fill that its likes wear
-     * @param sheets whose likes wear it, by title
-     * @param key under which it can be accepted as meant, like a finding of the check
-     */
-    record Difference(List<Integer> cells, String fill, List<String> sheets, String key) {
-        private static Difference of(List<Integer> cells, String fill, List<String> sheets) {
-            return new Difference(cells, fill, sheets, "unlike " + cells.get(0) + " " + fill);
-        }
-    }
 
     /** How much was laid: regions that are sure, strokes of ink, and shadows; and how many regions are in doubt. */
     record Laid(int sure, int doubtful, int strokes, int shadows) {

@@ -6,6 +6,8 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -27,10 +29,12 @@ class CheckController {
 
     private final Sheets sheets;
     private final SheetFindings findings;
+    private final SheetDifferences differences;
 
-    CheckController(Sheets sheets, SheetFindings findings) {
+    CheckController(Sheets sheets, SheetFindings findings, SheetDifferences differences) {
         this.sheets = sheets;
         this.findings = findings;
+        this.differences = differences;
     }
 
     /** @param key see {@link FindingMessage#key} */
@@ -42,11 +46,21 @@ class CheckController {
         return findings.of(project, sheet).stream().map(FindingMessage::of).toList();
     }
 
+    /** What is worn otherwise than on other sheets, as it was found when this one had been quiet for a while. */
+    @GetMapping("/differences")
+    List<Difference> differences(
+            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
+        return differences.of(sheets.get(project, sheet, layer).layer());
+    }
+
     /** How much of it there is, in a few words for a small picture; nothing if there is nothing. */
     @GetMapping(path = "/count", produces = MediaType.TEXT_HTML_VALUE)
     String count(@PathVariable UUID project, @PathVariable UUID sheet) {
         long count = findings.count(project, sheet);
-        return count == 0 ? "" : count + " to check";
+        long unlike = differences.count(project, sheet);
+        return Stream.of(count == 0 ? "" : count + " to check", unlike == 0 ? "" : unlike + " unlike other sheets")
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     @PostMapping("/accepted")

@@ -14,10 +14,17 @@ import stillpond.core.format.ImageLimits;
  * Everything that can be set.
  *
  * @param hosts the names by which the server may be called, without ports
+ * @param quiet how long nobody may have worked on a sheet before it is compared with others
  * @param demo whether the demo is loaded into an empty database, and its sign-in offered
  */
 @ConfigurationProperties("pond")
-public record PondSettings(Set<String> hosts, boolean demo, Print print, Limits limits, Reading reading) {
+public record PondSettings(
+        Set<String> hosts,
+        boolean demo,
+        @DefaultValue("1m") Duration quiet,
+        Print print,
+        Limits limits,
+        Reading reading) {
 
     /** @param profile an ICC profile of printing inks, by which colours are judged where a project has none of its own */
     public record Print(Path profile) {}

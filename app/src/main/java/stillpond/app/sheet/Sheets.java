@@ -136,6 +136,12 @@ public class Sheets {
                 .toList();
     }
 
+    /** For work that nobody has asked for, which knows no project. @throws java.util.NoSuchElementException if there is no such sheet */
+    @Transactional(readOnly = true)
+    public Sheet wherever(UUID sheet) {
+        return get(sheets.findProject(sheet).orElseThrow(), sheet);
+    }
+
     /** @throws java.util.NoSuchElementException if the project has no such sheet */
     @Transactional(readOnly = true)
     public Sheet get(UUID project, UUID sheet) {

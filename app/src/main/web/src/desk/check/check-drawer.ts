@@ -7,6 +7,7 @@ import { placeRow } from "../view/place-row";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
 import { NO_FILL } from "../model/state";
+import type { Differences } from "./differences";
 import { countedPlaces, placeOfStroke } from "../model/places";
 import type { Regions } from "../model/regions";
 import type { Work } from "../model/work";
@@ -34,6 +35,7 @@ export class CheckDrawer {
     private readonly crop: Crop,
     private readonly openKinds: (cells: number[]) => void,
     private readonly goTo: (standing: string, cell: number | undefined) => void,
+    private readonly differences: Differences,
   ) {
     byId("check-pockets").addEventListener("click", () => void this.fillPockets());
     byId("check-accepted").addEventListener("click", () => {
@@ -80,7 +82,8 @@ export class CheckDrawer {
     const found = everywhere.filter((finding) => finding.layer === this.fills.layer);
     const open = found.filter((finding) => !finding.isAccepted);
     const elsewhere = everywhere.filter(({ layer, isAccepted }) => layer !== this.fills.layer && !isAccepted);
-    this.button.querySelector(".count")!.textContent = String(open.length + elsewhere.length);
+    const unlike = await this.differences.showKept();
+    this.button.querySelector(".count")!.textContent = String(open.length + elsewhere.length + unlike);
     if (this.isOpen) {
       const pockets = open.filter((finding) => finding.kind === "POCKET").length;
       byId("check-pockets").hidden = pockets === 0;

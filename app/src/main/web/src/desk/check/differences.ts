@@ -26,6 +26,13 @@ export class Differences {
     this.button.addEventListener("click", () => void this.look());
   }
 
+  /** Shows those that were found when the sheet had been quiet; returns how many. */
+  async showKept(): Promise<number> {
+    const kept = await call<Difference[]>(`${this.path}/check/differences`).catch(() => []);
+    byId("check-differing").replaceChildren(...kept.map((each) => this.row(each)));
+    return kept.length;
+  }
+
   private async look(): Promise<void> {
     const said = byId("check-differences-said");
     this.button.disabled = true;

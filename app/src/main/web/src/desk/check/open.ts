@@ -16,8 +16,8 @@ export function openCheck(desk: Desk, kinds: Kinds): void {
     crop,
     (cells) => kinds.open(cells),
     (standing, cell) => stack.go(standing, cell),
+    new Differences(path, regions, fills, work, hand, view, crop),
   );
-  new Differences(path, regions, fills, work, hand, view, crop);
   column.add("check", drawer);
   desk.commands.add({
     name: "check",

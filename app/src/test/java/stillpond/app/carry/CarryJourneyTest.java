@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import stillpond.app.check.Difference;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
@@ -94,7 +95,7 @@ class CarryJourneyTest {
         visitor.post(work.address(next) + "/carry/sure", "{\"sources\":[\"" + model.id() + "\"],\"overFilled\":false}");
         work.lay(next, work.coat().id(), mirrored(925), onNext(1105));
         SheetCarrying carrying = pond.bean(SheetCarrying.class);
-        List<SheetCarrying.Difference> found = carrying.differences(next);
+        List<Difference> found = carrying.differences(next);
         assertThat(found).hasSize(1);
         String meant = "{\"key\":\"" + found.get(0).key() + "\",\"isMeant\":true}";
         visitor.post(work.address(next) + "/check/accepted", meant);

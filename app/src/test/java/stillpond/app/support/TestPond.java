@@ -87,6 +87,8 @@ public final class TestPond implements AutoCloseable {
                 .run(
                         "--server.port=" + port,
                         "--pond.demo=" + demo,
+                        // Sheets are compared in the background where a test asks for it.
+                        "--pond.quiet=1d",
                         "--spring.datasource.url=" + database.url(),
                         "--spring.datasource.username=" + database.user(),
                         "--spring.datasource.password=" + database.password(),

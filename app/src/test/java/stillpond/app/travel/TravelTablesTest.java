@@ -22,6 +22,7 @@ class TravelTablesTest {
             "spring_session_attributes",
             "flyway_schema_history",
             "scheduled_tasks",
+            "sheet_difference",
             "consistency_signed",
             "carry_run",
             "carry_run_sheet",

@@ -1,0 +1,82 @@
+package stillpond.app.carry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Visitor;
+import stillpond.app.support.Work;
+
+/** Sheets are compared while nobody works on them, and what was found is said where they are seen. Places are pixels of the page, 3000 x 2000. */
+class DifferenceLookingTest {
+
+    private final TestPond pond = TestPond.shared();
+    private final Work work = Work.begin(pond);
+    private final Visitor visitor = Visitor.signedIn(pond, work.person());
+    private final DifferenceLooking looking = pond.bean(DifferenceLooking.class);
+    private Sheet model;
+    private Sheet next;
+
+    /** On the second sheet the belt wears the coat. */
+    @BeforeEach
+    void layTwoSheets() {
+        model = work.bringToDesk(Drawings.person(""));
+        next = work.bringToDesk(Drawings.person("translate(40 0)"));
+        dress(model, 0, work.scarf().id());
+        dress(next, 200, work.coat().id());
+    }
+
+    private void dress(Sheet sheet, int right, UUID belt) {
+        work.lay(sheet, work.coat().id(), 925 + right, 850);
+        work.lay(sheet, work.coat().id(), 925 + right, 1200);
+        work.lay(sheet, work.scarf().id(), 925 + right, 500);
+        work.lay(sheet, belt, 925 + right, 1105);
+    }
+
+    private void look() {
+        looking.run(next.id(), () -> {});
+    }
+
+    private String counted() {
+        return visitor.get(work.address(next) + "/check/count").body();
+    }
+
+    @Test
+    void whatIsUnlikeOtherSheetsIsCountedUntilItIsMendedOrMeant() {
+        assertThat(counted()).doesNotContain("unlike");
+        look();
+        assertThat(counted()).contains("1 unlike other sheets");
+        String found = visitor.get(work.address(next) + "/check/differences").body();
+        assertThat(found).contains(work.scarf().id().toString(), model.title());
+
+        work.lay(next, work.scarf().id(), 1125, 1105);
+        assertThat(counted()).as("mended").doesNotContain("unlike");
+        work.lay(next, work.coat().id(), 1125, 1105);
+        String key = found.replaceAll("(?s).*\"key\":\"([^\"]+)\".*", "$1");
+        visitor.post(work.address(next) + "/check/accepted", "{\"key\":\"" + key + "\",\"isMeant\":true}");
+        assertThat(counted()).as("meant").doesNotContain("unlike");
+    }
+
+    @Test
+    void aSheetThatSomebodyWorksOnIsLookedAtWhenItHasBeenQuiet() {
+        Instant due = pond.bean(JdbcClient.class)
+                .sql("select execution_time from scheduled_tasks where task_name = ? and task_instance = ?")
+                .params(DifferenceLooking.NAME, next.id().toString())
+                .query((row, number) -> row.getTimestamp(1).toInstant())
+                .single();
+        assertThat(due).isAfter(Instant.now());
+    }
+
+    @Test
+    void aSheetThatIsGoneIsLeftAlone() {
+        looking.run(UUID.randomUUID(), () -> {});
+        assertThat(visitor.get(work.address(next) + "/check/differences").statusCode())
+                .isEqualTo(200);
+    }
+}
