@@ -9,13 +9,13 @@ import stillpond.core.carry.Carry.Choice;
 /**
  * What several sources say of one region, taken together.
  *
- * <p>Where all put the same first, they would all have to be wrong: per label they are joined by a noisy-or (J. Pearl, Probabilistic Reasoning in Intelligent
- * Systems, 1988, 4.3.2), and of the labels at most one holds. Where they put different things first, each votes with how certain it is, and nothing is sure.
+ * <p>Those that say the same would all have to be wrong: per label they are joined by a noisy-or (J. Pearl, Probabilistic Reasoning in Intelligent Systems,
+ * 1988, 4.3.2). Where sources are convinced of different things, each votes with how certain it is, and nothing is sure.
  */
 final class Votes {
 
-    /** No number of sources makes anything certain. */
-    private static final double MOST = 1 - 1e-9;
+    /** From this share on a source is convinced. One that is less so has no vote: it may not show at all what the region is of. */
+    private static final double CONVINCED = 0.5;
 
     private Votes() {}
 
@@ -30,10 +30,10 @@ final class Votes {
             one.forEach((label, choice) -> joined.merge(label, choice, Votes::either));
             one.values().stream()
                     .max(Comparator.comparingDouble(Choice::share))
+                    .filter(first -> first.share() >= CONVINCED)
                     .ifPresent(first -> votes.merge(first.label(), first.share(), Double::sum));
         }
-        Map<Integer, Choice> counted =
-                said.size() < 2 ? joined : votes.size() < 2 ? exclusive(joined) : contested(joined, votes);
+        Map<Integer, Choice> counted = votes.size() < 2 ? joined : contested(joined, votes);
         return counted.values().stream()
                 .sorted(Comparator.comparingDouble((Choice choice) -> -choice.share())
                         .thenComparingInt(Choice::label))
@@ -45,20 +45,7 @@ final class Votes {
         return stronger.with(1 - (1 - one.share()) * (1 - other.share()));
     }
 
-    /** What is left of each label if no two of them can hold: its odds against none, times the chance of none. */
-    private static Map<Integer, Choice> exclusive(Map<Integer, Choice> joined) {
-        double all = 1 + joined.values().stream().mapToDouble(Votes::odds).sum();
-        Map<Integer, Choice> left = new TreeMap<>();
-        joined.forEach((label, choice) -> left.put(label, choice.with(odds(choice) / all)));
-        return left;
-    }
-
-    private static double odds(Choice choice) {
-        double share = Math.min(MOST, choice.share());
-        return share / (1 - share);
-    }
-
-    /** Each label gets the part of all votes that it was given; what nobody puts first, nothing. */
+    /** Each label gets the part of all votes that it was given; what nobody is convinced of, nothing. */
     private static Map<Integer, Choice> contested(Map<Integer, Choice> joined, Map<Integer, Double> votes) {
         double all = votes.values().stream().mapToDouble(each -> each).sum();
         Map<Integer, Choice> shared = new TreeMap<>();
