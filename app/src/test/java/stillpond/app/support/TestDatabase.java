@@ -29,6 +29,17 @@ public record TestDatabase(String url, String user, String password) {
                 setting("POND_TEST_DB_URL") + name, setting("POND_TEST_DB_USER"), setting("POND_TEST_DB_PASSWORD"));
     }
 
+    /** Tests run in several processes over one PostgreSQL: what one of them makes for all of them the others wait for. */
+    static void oneAtATime(Runnable work) {
+        try (Connection connection = connect();
+                var statement = connection.createStatement()) {
+            statement.execute("select pg_advisory_lock(1)");
+            work.run();
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     static boolean hasDemo() {
         return ask("select from pg_database where datname = '" + DEMO + "'");
     }
@@ -40,15 +51,19 @@ public record TestDatabase(String url, String user, String password) {
 
     /** Returns whether there is an answer with a row. */
     private static boolean ask(String sql) {
-        try (Connection connection = DriverManager.getConnection(
-                        setting("POND_TEST_DB_URL") + "postgres",
-                        setting("POND_TEST_DB_USER"),
-                        setting("POND_TEST_DB_PASSWORD"));
+        try (Connection connection = connect();
                 var statement = connection.createStatement()) {
             return statement.execute(sql) && statement.getResultSet().next();
         } catch (SQLException e) {
             throw new IllegalStateException("No PostgreSQL for the tests; run them through ./pond test", e);
         }
+    }
+
+    private static Connection connect() throws SQLException {
+        return DriverManager.getConnection(
+                setting("POND_TEST_DB_URL") + "postgres",
+                setting("POND_TEST_DB_USER"),
+                setting("POND_TEST_DB_PASSWORD"));
     }
 
     private static String setting(String name) {

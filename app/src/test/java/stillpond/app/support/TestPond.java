@@ -68,13 +68,15 @@ public final class TestPond implements AutoCloseable {
 
     /** One with a demo of its own. It takes a while to load, so that is done once and then copied. */
     public static synchronized TestPond ownDemo() {
-        if (!TestDatabase.hasDemo()) {
-            TestDatabase loaded = TestDatabase.create();
-            TestPond loading = new TestPond(true, loaded);
-            loading.up();
-            loading.down();
-            loaded.becomeDemo();
-        }
+        TestDatabase.oneAtATime(() -> {
+            if (!TestDatabase.hasDemo()) {
+                TestDatabase loaded = TestDatabase.create();
+                TestPond loading = new TestPond(true, loaded);
+                loading.up();
+                loading.down();
+                loaded.becomeDemo();
+            }
+        });
         TestPond pond = new TestPond(true, TestDatabase.ofDemo());
         pond.up();
         return pond;
