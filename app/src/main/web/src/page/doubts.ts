@@ -30,17 +30,3 @@ export function registerDoubts(alpine: Alpine): void {
     },
   }));
 }
-
-/** Ticks all boxes of a group, or none. */
-export function registerTicks(alpine: Alpine): void {
-  const tick = (root: HTMLElement, on: boolean) =>
-    all<HTMLInputElement>("input[type=checkbox]", root).forEach((box) => (box.checked = on));
-  alpine.data("ticks", () => ({
-    all() {
-      tick(this.$root, true);
-    },
-    none() {
-      tick(this.$root, false);
-    },
-  }));
-}

@@ -20,6 +20,7 @@ import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.Replacing;
+import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.WornSwatches;
 import stillpond.core.ledger.NearSwatches;
@@ -47,12 +48,16 @@ class FindController {
         this.replacing = replacing;
     }
 
-    /** @param within how far other colours may be from that of the swatch and still be meant, as a CIEDE2000 difference */
+    /**
+     * @param within how far other colours may be from that of the swatch and still be meant, as a CIEDE2000 difference
+     * @param by what might be worn instead: the pictures show it
+     */
     @GetMapping
     String find(
             @PathVariable UUID project,
             @RequestParam Optional<UUID> swatch,
             @RequestParam(defaultValue = "0") double within,
+            @RequestParam Optional<UUID> by,
             Model model) {
         if (!(within >= 0 && within <= MOST_APART)) {
             throw new Refusal("Colours are found up to a difference of 20.");
@@ -73,24 +78,42 @@ class FindController {
                                 .flatMap(card -> card.swatches().stream())
                                 .filter(each -> each.id().equals(id)))
                         .toList());
+        model.addAttribute("by", by.filter(palette::has).orElse(null));
+        model.addAttribute("tried", tried(palette, meant, by));
         model.addAttribute("lit", meant.stream().map(UUID::toString).collect(Collectors.joining(",")));
         model.addAttribute("sheets", meant.isEmpty() ? List.of() : worn.where(meant));
         return "ledger/find";
     }
 
-    /** @param swatches what is worn now; on each sheet it is one change */
+    /** How small pictures are asked for that show another colour instead of some swatches; empty for as they are. */
+    private static String tried(Palette palette, List<UUID> meant, Optional<UUID> by) {
+        return by.flatMap(palette::colourOf)
+                .map(colour -> meant.stream()
+                        .map(each -> "&try=" + each + "%23" + colour.hex().substring(1))
+                        .collect(Collectors.joining()))
+                .orElse("");
+    }
+
+    /**
+     * @param swatches what is worn now; it is one change, however many sheets it is about
+     * @param limited whether only {@code sheet}s are meant, and not all of the project
+     */
     @PostMapping("/replace")
     String replace(
             @PathVariable UUID project,
             @RequestParam List<UUID> swatches,
             @RequestParam UUID by,
+            @RequestParam(defaultValue = "false") boolean limited,
+            @RequestParam(defaultValue = "") Set<UUID> sheet,
             @AuthenticationPrincipal SignedIn person,
             RedirectAttributes told) {
         Set<UUID> others = new HashSet<>(swatches);
         others.remove(by);
-        long regions = replacing
-                .replace(project, sheets.inProject(project), person.id(), others, by)
-                .regions();
+        List<Sheet> scope = sheets.inProject(project).stream()
+                .filter(each -> !limited || sheet.contains(each.id()))
+                .toList();
+        long regions =
+                replacing.replace(project, scope, person.id(), others, by).regions();
         told.addFlashAttribute("said", "Replaced in " + regions + (regions == 1 ? " region." : " regions."));
         return "redirect:/projects/" + project + "/find?swatch=" + by;
     }

@@ -95,8 +95,10 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             join layer l on l.id = f.layer_id and l.is_current
             join layer_cells c on c.layer_id = l.id
             join sheet s on s.id = l.sheet_id and s.removed_at is null
+            join scene sc on sc.id = s.scene_id
             where f.swatch_id = any(cast(:swatches as uuid[]))
-            group by s.id, s.title, s.position order by s.position, s.title""")
+            group by s.id, s.title, s.position, sc.id, sc.position, sc.title
+            order by sc.position, sc.title, sc.id, s.position, s.title""")
     List<WornRegions> countWearing(UUID[] swatches);
 
     /** How much of each sheet of a project wears each swatch; shares are of the sheet. */

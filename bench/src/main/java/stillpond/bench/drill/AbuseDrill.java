@@ -71,11 +71,12 @@ final class AbuseDrill {
         AtomicLong asked = new AtomicLong();
         ExecutorService abuse = Executors.newFixedThreadPool(threads);
         List<Future<?>> abusing = new ArrayList<>();
+        String project = new DemoMember(url, "colourist").project();
         for (int i = 0; i < threads; i++) {
             int number = i;
             DemoMember member = new DemoMember(url, "colourist");
             abusing.add(abuse.submit(() -> {
-                abuse(member, sheets, new Random(number), isOver, asked);
+                abuse(member, project, sheets, new Random(number), isOver, asked);
                 return null;
             }));
         }
@@ -134,10 +135,14 @@ final class AbuseDrill {
     }
 
     private static void abuse(
-            DemoMember member, List<String> sheets, Random random, AtomicBoolean isOver, AtomicLong asked)
+            DemoMember member,
+            String project,
+            List<String> sheets,
+            Random random,
+            AtomicBoolean isOver,
+            AtomicLong asked)
             throws IOException, InterruptedException {
-        String project = member.project();
-        while (!isOver.get()) {
+        do {
             String sheet = sheets.get(random.nextInt(sheets.size()));
             switch (random.nextInt(7)) {
                 case 0 -> member.get(sheet + "/export/composed.png");
@@ -159,7 +164,7 @@ final class AbuseDrill {
                 default -> member.get(sheet + "/desk");
             }
             asked.incrementAndGet();
-        }
+        } while (!isOver.get());
     }
 
     /** Connections on which a request is begun and never ended. */

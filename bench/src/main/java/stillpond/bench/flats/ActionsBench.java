@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,6 +13,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import stillpond.core.carry.Carry;
+import stillpond.core.carry.Drawing;
 import stillpond.core.cell.Cell;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.format.ImageLimits;
@@ -42,8 +45,16 @@ final class ActionsBench {
     /** A hand draws a sweep through so many regions in a row at the most before it pauses. */
     private static final int LONGEST_SWEEP = 12;
 
+    private static final List<String> MODELS = List.of("modelJuniper", "modelBram", "modelKettle", "modelSorrel");
+
+    /** What the queue of a run shows at once, and what it leaves out as too unlikely. */
+    private static final int ASKED_AT_ONCE = 12;
+
+    private static final double LEAST_FIRST = 0.3;
+
     private final CellPlane plane;
     private final Regions regions;
+    private final Drawing drawing;
     private final Map<Integer, Integer> wanted = new TreeMap<>();
     private final Map<Integer, Cell> places = new HashMap<>();
     private final Set<Integer> inside = new HashSet<>();
@@ -55,6 +66,7 @@ final class ActionsBench {
         Openings openings = Openings.of(ink);
         this.plane = openings.cells().plane();
         this.regions = Regions.of(openings, Dams.at(openings.defaultReach()));
+        this.drawing = Drawing.of(openings.cells(), regions);
         Map<Integer, DemoTruth.Label> labels =
                 DemoTruth.read(folder.resolve("truth/" + name + ".png")).byRegion(plane, ink, regions);
         labels.forEach((region, label) -> wanted.put(region, label.swatch()));
@@ -71,15 +83,21 @@ final class ActionsBench {
 
     public static void main(String[] args) throws IOException {
         Path folder = Path.of(args[0]);
+        List<Carry.Source> laid = new ArrayList<>();
+        for (String model : MODELS) {
+            laid.add(new ActionsBench(folder, model).asSource());
+        }
         System.out.println(
-                "sheet            regions  swatches  mixed  clicks  sweeps  ground+sweeps  ratio to a click each");
+                "sheet            regions  swatches  mixed  clicks  sweeps  ground+sweeps  ratio  carry+queue+sweeps  ratio");
         for (String name : SHEETS) {
             ActionsBench sheet = new ActionsBench(folder, name);
             int clicks = sheet.acts(Set.of(), 1);
             int sweeps = sheet.acts(Set.of(), LONGEST_SWEEP);
             int ground = sheet.withGround();
+            int carried = sheet.withCarry(laid);
+            laid.add(sheet.asSource());
             System.out.printf(
-                    "%-16s %7d %9d %6d %7d %7d %14d  %.2f%n",
+                    "%-16s %7d %9d %6d %7d %7d %14d %6.2f %19d  %.2f%n",
                     name,
                     sheet.wanted.size(),
                     new TreeSet<>(sheet.wanted.values()).size(),
@@ -87,7 +105,9 @@ final class ActionsBench {
                     clicks,
                     sweeps,
                     ground,
-                    ground / (double) clicks);
+                    ground / (double) clicks,
+                    carried,
+                    carried / (double) clicks);
         }
     }
 
@@ -115,6 +135,50 @@ final class ActionsBench {
         boolean isTakenAgain =
                 wanted.entrySet().stream().anyMatch(each -> each.getValue() == base && !inside.contains(each.getKey()));
         return 3 + acts(done, LONGEST_SWEEP) - (isTakenAgain ? 1 : 0);
+    }
+
+    /** The sheet once it is laid as it is meant. */
+    private Carry.Source asSource() {
+        int[] labels = new int[regions.count()];
+        Arrays.setAll(labels, region -> {
+            int swatch = wanted.getOrDefault(region, 0);
+            return swatch == 0 ? -1 : swatch;
+        });
+        return new Carry.Source(drawing, labels);
+    }
+
+    /**
+     * A run is begun with one act for each sheet, which lays what is sure; of the queue a group is taken, or left, with one act, after what does not belong to it was taken out of it, with
+     * one act each; then the rest by sweeps. What was laid wrongly is laid anew.
+     */
+    private int withCarry(List<Carry.Source> sources) {
+        Set<Integer> done = new HashSet<>();
+        Map<Integer, List<Integer>> asked = new TreeMap<>();
+        for (Carry.Proposal proposal : Carry.from(sources, drawing)) {
+            Carry.Choice first = proposal.choices().get(0);
+            Integer region = proposal.region();
+            if (!proposal.isCovered() || first.share() < LEAST_FIRST || !wanted.containsKey(region)) {
+                continue;
+            }
+            if (!proposal.isSure()) {
+                asked.computeIfAbsent(first.label(), label -> new ArrayList<>()).add(region);
+            } else if (wanted.get(region) == first.label()) {
+                done.add(region);
+            }
+        }
+        int acts = 1;
+        for (Map.Entry<Integer, List<Integer>> group : asked.entrySet()) {
+            List<Integer> alike = group.getValue();
+            for (int from = 0; from < alike.size(); from += ASKED_AT_ONCE) {
+                List<Integer> shown = alike.subList(from, Math.min(alike.size(), from + ASKED_AT_ONCE));
+                List<Integer> right = shown.stream()
+                        .filter(region -> wanted.get(region).equals(group.getKey()))
+                        .toList();
+                acts += right.isEmpty() ? 1 : 1 + shown.size() - right.size();
+                done.addAll(right);
+            }
+        }
+        return acts + acts(done, LONGEST_SWEEP);
     }
 
     /** Swatch by swatch: taking it, and then strokes, each through as many regions as it can pass in straight lines from one to the next without touching another. */
