@@ -21,8 +21,10 @@ import stillpond.core.palette.Palette;
  * @param worn by swatch: its largest region, or where it is on ink
  * @param beside by swatch: the cards whose parts it touches here
  * @param strangers regions that lie among those of another card than their own
+ * @param spanning swatches that go from the left edge of the page to the right one, as a sky and a floor do, whatever stands before them
  */
-public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, List<Stranger> strangers) {
+public record PartsOnSheet(
+        Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, List<Stranger> strangers, Set<UUID> spanning) {
 
     /** How much of its border a region must share with one card to lie among its parts. Set by hand, on the demo. */
     private static final double AMONG = 0.6;
@@ -90,7 +92,18 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
                     .filter(cardOf::containsKey)
                     .forEach(other -> touched.add(cardOf.get(other).id()));
         });
-        return new PartsOnSheet(worn, beside, strangers);
+        return new PartsOnSheet(worn, beside, strangers, spanning(small, fills));
+    }
+
+    private static Set<UUID> spanning(CellPlane small, Fills fills) {
+        Set<UUID> left = new HashSet<>();
+        Set<UUID> right = new HashSet<>();
+        for (int y = 0; y < small.heightPx(); y++) {
+            left.addAll(fills.of(small.numberAt(0, y)).swatches());
+            right.addAll(fills.of(small.numberAt(small.widthPx() - 1, y)).swatches());
+        }
+        left.retainAll(right);
+        return left;
     }
 
     /** The parts of one layer as they lie on the page. @param index of the layer, from the front @param dx how far it is moved, in pixels of the small map */
@@ -101,7 +114,7 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
                 .map(each ->
                         new Stranger(each.swatch(), each.card(), each.place().on(index, dx, dy)))
                 .toList();
-        return new PartsOnSheet(placed, beside, moved);
+        return new PartsOnSheet(placed, beside, moved, spanning);
     }
 
     /** The parts on several layers of one sheet as those of the sheet. */
@@ -109,14 +122,16 @@ public record PartsOnSheet(Map<UUID, Place> worn, Map<UUID, Set<UUID>> beside, L
         Map<UUID, Place> worn = new HashMap<>();
         Map<UUID, Set<UUID>> beside = new HashMap<>();
         List<Stranger> strangers = new ArrayList<>();
+        Set<UUID> spanning = new HashSet<>();
         for (PartsOnSheet layer : layers) {
+            spanning.addAll(layer.spanning);
             layer.worn.forEach((swatch, place) ->
                     worn.merge(swatch, place, (one, other) -> one.pixels() >= other.pixels() ? one : other));
             layer.beside.forEach((swatch, cards) ->
                     beside.computeIfAbsent(swatch, any -> new HashSet<>()).addAll(cards));
             strangers.addAll(layer.strangers);
         }
-        return new PartsOnSheet(worn, beside, strangers);
+        return new PartsOnSheet(worn, beside, strangers, spanning);
     }
 
     /** The swatch that stands for a fill; null for none. */

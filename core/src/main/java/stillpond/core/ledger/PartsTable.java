@@ -1,12 +1,14 @@
 package stillpond.core.ledger;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import stillpond.core.colour.Ciede2000;
 import stillpond.core.colour.Oklch;
 import stillpond.core.colour.Srgb;
@@ -88,16 +90,23 @@ public final class PartsTable {
                     card.id(),
                     columns.stream().filter(column -> wears(column, card)).count());
         }
+        Set<UUID> grounds = palette.cards().stream()
+                .filter(card -> isGround(card, columns))
+                .map(Card::id)
+                .collect(Collectors.toSet());
         List<Row> rows = new ArrayList<>();
         for (Card card : cards) {
             for (Swatch swatch : card.swatches()) {
                 boolean isWorn = columns.stream()
                         .anyMatch(column -> column.parts().worn().containsKey(swatch.id()));
                 if (isWorn || card.kind() == Card.Kind.CAST) {
-                    rows.add(partRow(card, swatch, columns, sheetsOfCard.get(card.id())));
+                    rows.add(partRow(
+                            card, swatch, columns, grounds.contains(card.id()) ? 0 : sheetsOfCard.get(card.id())));
                 }
             }
-            rows.addAll(strangers(card, columns, palette, sheetsOfCard.get(card.id())));
+            if (!grounds.contains(card.id())) {
+                rows.addAll(strangers(card, columns, palette, sheetsOfCard.get(card.id()), grounds));
+            }
         }
         return new PartsTable(rows);
     }
@@ -110,11 +119,26 @@ public final class PartsTable {
         return worn >= Math.max(2, THERE * card.swatches().size());
     }
 
+    /** Whether a card is of a place: mostly some part of it goes from edge to edge. Things stand before a place, so nothing is foreign there, and no part has to be seen. */
+    private static boolean isGround(Card card, List<Column> columns) {
+        Set<UUID> own = card.swatches().stream().map(Swatch::id).collect(Collectors.toSet());
+        List<Column> there = columns.stream()
+                .filter(column ->
+                        !Collections.disjoint(own, column.parts().worn().keySet()))
+                .toList();
+        long spanned = there.stream()
+                .filter(column -> !Collections.disjoint(own, column.parts().spanning()))
+                .count();
+        return spanned > 0 && 2 * spanned >= there.size();
+    }
+
+    /** @param sheetsOfCard on how many the card is; 0 if its parts need not be there */
     private static Row partRow(Card card, Swatch swatch, List<Column> columns, long sheetsOfCard) {
         long worn = columns.stream()
                 .filter(column -> column.parts().worn().containsKey(swatch.id()))
                 .count();
-        boolean isUsual = card.kind() == Card.Kind.CAST && worn >= 3 && worn >= USUAL * sheetsOfCard;
+        boolean isUsual =
+                card.kind() == Card.Kind.CAST && sheetsOfCard > 0 && worn >= 3 && worn >= USUAL * sheetsOfCard;
         List<Entry> entries = new ArrayList<>();
         for (int i = 0; i < columns.size(); i++) {
             Column column = columns.get(i);
@@ -174,7 +198,8 @@ public final class PartsTable {
     }
 
     /** Swatches of other cards among the parts of one, where that is rare. */
-    private static List<Row> strangers(Card card, List<Column> columns, Palette palette, long sheetsOfCard) {
+    private static List<Row> strangers(
+            Card card, List<Column> columns, Palette palette, long sheetsOfCard, Set<UUID> grounds) {
         List<UUID> swatches = columns.stream()
                 .flatMap(column -> column.parts().strangers().stream())
                 .filter(stranger -> stranger.card().equals(card.id()))
@@ -185,25 +210,35 @@ public final class PartsTable {
         List<Row> rows = new ArrayList<>();
         for (UUID id : swatches) {
             Optional<Card> own = palette.cardOf(id).filter(each -> each.kind() == Card.Kind.CAST);
+            boolean isOfGround = own.map(Card::id).filter(grounds::contains).isPresent();
             List<Entry> entries = columns.stream()
-                    .map(column ->
-                            stranger(column, id, card, own.map(Card::name).orElse("")))
+                    .map(column -> stranger(
+                            column, id, card, own.map(Card::name).orElse(""), isOfGround && isSeen(column, own.get())))
                     .toList();
             long met = columns.stream()
                     .filter(column ->
                             column.parts().beside().getOrDefault(id, Set.of()).contains(card.id()))
                     .count();
-            if (own.isPresent() && met <= Math.max(1, RARE * sheetsOfCard)) {
+            boolean isAny = entries.stream().anyMatch(entry -> entry.mark() != Mark.NOTHING);
+            if (isAny && own.isPresent() && met <= Math.max(1, RARE * sheetsOfCard)) {
                 rows.add(new Row(own.get(), palette.swatch(id).orElseThrow(), Optional.of(card), entries));
             }
         }
         return rows;
     }
 
-    private static Entry stranger(Column column, UUID swatch, Card card, String own) {
+    /** Whether the place that a card is of is behind what is seen on a sheet. */
+    private static boolean isSeen(Column column, Card ground) {
+        return ground.swatches().stream()
+                .anyMatch(swatch -> column.parts().spanning().contains(swatch.id()));
+    }
+
+    /** @param isBehind whether it is of the place behind the card's parts, and is seen between them */
+    private static Entry stranger(Column column, UUID swatch, Card card, String own, boolean isBehind) {
         Srgb colour = column.colours().colourOf(swatch).orElseThrow();
         return column.parts().strangers().stream()
-                .filter(each -> each.swatch().equals(swatch) && each.card().equals(card.id()))
+                .filter(each ->
+                        !isBehind && each.swatch().equals(swatch) && each.card().equals(card.id()))
                 .findFirst()
                 .map(each ->
                         new Entry(Optional.of(each.place()), colour, 0, Mark.FOREIGN, "of " + own + ", among these"))

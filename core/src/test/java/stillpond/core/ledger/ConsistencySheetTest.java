@@ -42,7 +42,7 @@ class ConsistencySheetTest {
             places.put(swatch.id(), place);
         }
         return new PartsTable.Column(
-                new UUID(2, sheet), new UUID(3, 3), new PartsOnSheet(places, Map.of(), List.of()), colours);
+                new UUID(2, sheet), new UUID(3, 3), new PartsOnSheet(places, Map.of(), List.of(), Set.of()), colours);
     }
 
     private ConsistencySheet sheet(Map<Key, Acceptance> accepted) {

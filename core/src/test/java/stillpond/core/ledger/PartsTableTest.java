@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.colour.Srgb;
@@ -80,7 +81,12 @@ class PartsTableTest {
         return made;
     }
 
+    /** With empty paper on both sides. */
     private PartsOnSheet sheet(String letters) {
+        return wholeSheet(letters.lines().map(row -> "." + row + ".").collect(Collectors.joining("\n")));
+    }
+
+    private PartsOnSheet wholeSheet(String letters) {
         int[] numbers = letters.replace("\n", "").chars().toArray();
         int width = letters.indexOf('\n');
         Map<Integer, Fill> fills = new HashMap<>();
@@ -121,7 +127,7 @@ class PartsTableTest {
         PartsOnSheet.Place coat = sheet(PATCHED).worn().get(swatches.get('C').id());
         assertThat(coat.cell()).isEqualTo('C');
         assertThat(List.of(coat.xStart(), coat.yStart(), coat.width(), coat.height(), coat.pixels()))
-                .containsExactly(0, 2, 12, 3, 24);
+                .containsExactly(1, 2, 12, 3, 24);
         assertThat(coat.y()).isEqualTo(4);
     }
 
@@ -138,6 +144,21 @@ class PartsTableTest {
                         PartsTable.Mark.NOTHING,
                         PartsTable.Mark.NOTHING);
         assertThat(stranger.entries().get(1).words()).isEqualTo("of Badger, among these");
+    }
+
+    /** The badger's colours are a wall from edge to edge: the girl stands before it, and of a wall not all has to be seen. */
+    @Test
+    void nothingIsForeignToAPlaceNorMissingFromIt() {
+        String wall = "PPPPPPPPPP\nPPPPPPPPPP\nFFFFFFFFFF\nWWWWWWWWWW";
+        String before = "PPPPPPPPPP\nPPCCCCCCPP\nFFCCCCCCFF\nWWWWWWWWWW";
+        String half = "PPPPPPPPPP\nPPPPPPPPPP\nWWWWWWWWWW\nWWWWWWWWWW";
+        List<PartsTable.Column> columns = new ArrayList<>();
+        for (String each : List.of(wall, wall, wall, before, half)) {
+            columns.add(new PartsTable.Column(UUID.randomUUID(), scene, wholeSheet(each), palette));
+        }
+        PartsTable table = PartsTable.of(columns, palette, List.of(badger));
+        assertThat(table.count(PartsTable.Mark.FOREIGN)).isZero();
+        assertThat(table.count(PartsTable.Mark.MISSING)).isZero();
     }
 
     @Test
