@@ -102,7 +102,10 @@ class CarryBookJourneyTest {
         page.getByText("Sign it").click();
         assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("One thing stands out still");
         page.getByPlaceholder("meant, because").fill("her other coat");
-        page.getByText("Accept").click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Accept").setExact(true))
+                .click();
         assertThat(page.locator("#out-title")).hasText("Nothing is open");
         page.getByText("Sign it").click();
         assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("nothing has changed since");

@@ -139,6 +139,6 @@ class FindJourneyTest {
 
     private int cell(Layer layer, int x) {
         CellPlane cells = PlaneCodec.decodeCells(pond.bean(Planes.class).content(layer.cells()));
-        return cells.numberAt(x, 1000);
+        return cells.numberAt(x * cells.widthPx() / 3000, 1000 * cells.widthPx() / 3000);
     }
 }
