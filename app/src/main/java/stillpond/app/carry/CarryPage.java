@@ -18,14 +18,15 @@ import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.gap.Regions;
 
-/** A layer of a sheet as carry needs it: what is drawn on it, and what that wears. */
+/** A layer of a sheet as carry needs it: what is drawn on it, and what that wears. @param isModel whether a card is judged by it, so that only the figure on it counts */
 record CarryPage(
         Sheet sheet,
         CellMap map,
         Regions regions,
         Fills fills,
         Drawing drawing,
-        Map<Integer, Map<String, Integer>> corrected) {
+        Map<Integer, Map<String, Integer>> corrected,
+        boolean isModel) {
 
     Layer layer() {
         return sheet.layer();
@@ -83,7 +84,8 @@ record CarryPage(
                             .merge(labels.of(fill), times, Integer::sum));
         }
         int[] most = new int[areas.size()];
-        Arrays.setAll(most, region -> label(areas.get(region), labels));
+        // What a figure is judged before is not of the figure.
+        Arrays.setAll(most, region -> isModel && drawing.reachesEdge(region) ? -1 : label(areas.get(region), labels));
         return new Carry.Source(drawing, most, corrections);
     }
 

@@ -3,6 +3,7 @@ package stillpond.app.carry;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
@@ -19,8 +20,10 @@ class CarryPages {
     private final Sheets sheets;
     private final Planes planes;
     private final Corrections corrections;
+    private final Palettes palettes;
 
-    CarryPages(Sheets sheets, Planes planes, Corrections corrections) {
+    CarryPages(Sheets sheets, Planes planes, Corrections corrections, Palettes palettes) {
+        this.palettes = palettes;
         this.sheets = sheets;
         this.planes = planes;
         this.corrections = corrections;
@@ -32,7 +35,13 @@ class CarryPages {
         CellMap map = PlaneCodec.decodeMap(planes.content(layer.cells()));
         Regions regions = sheets.regions(layer);
         return new CarryPage(
-                sheet, map, regions, sheets.fills(layer), Drawing.of(map, regions), corrections.of(layer.id()));
+                sheet,
+                map,
+                regions,
+                sheets.fills(layer),
+                Drawing.of(map, regions),
+                corrections.of(layer.id()),
+                palettes.models(sheet.project()).containsValue(sheet.id()));
     }
 
     /** Each layer of some sheets that wears something. */

@@ -35,7 +35,7 @@ class CarryQueue {
     /** So many regions are shown before an answer is taken. */
     static final int MOST_AT_ONCE = 12;
 
-    private static final int MOST_CHOICES = 5;
+    private static final int MOST_CHOICES = 4;
 
     private final RunRepository runs;
     private final RunSheetRepository runSheets;

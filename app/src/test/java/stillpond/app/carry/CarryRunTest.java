@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
@@ -74,6 +75,27 @@ class CarryRunTest {
                     .isEqualTo(Fill.flat(work.scarf().id()));
             assertThat(worn(sheet, 155, 340)).as("what the model left open").isEqualTo(Fill.NONE);
         }
+    }
+
+    @Test
+    void theGroundOfAModelSheetIsNotCarried() {
+        lay(0, work.scarf().id(), 20, 20);
+        carryOn(0, 1);
+        assertThat(worn(1, 20, 20))
+                .as("behind the figure of a sheet of the book")
+                .isEqualTo(Fill.flat(work.scarf().id()));
+
+        Palettes palettes = pond.bean(Palettes.class);
+        palettes.judge(
+                work.project(),
+                palettes.of(work.project())
+                        .cardOf(work.coat().id())
+                        .orElseThrow()
+                        .id(),
+                scene.get(0).id());
+        carryOn(0, 2);
+        assertThat(worn(2, 185, 180)).isEqualTo(Fill.flat(work.coat().id()));
+        assertThat(worn(2, 20, 20)).as("behind the figure of a model sheet").isEqualTo(Fill.NONE);
     }
 
     @Test

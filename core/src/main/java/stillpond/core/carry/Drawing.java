@@ -96,7 +96,7 @@ public final class Drawing {
     }
 
     /** Whether it reaches the edge of the page, as what lies around a figure does. */
-    boolean reachesEdge(int region) {
+    public boolean reachesEdge(int region) {
         return atEdge.get(region);
     }
 
