@@ -52,6 +52,8 @@ public final class ServedProcess implements AutoCloseable {
         Map<String, String> settings = builder.environment();
         settings.put("POND_PORT", String.valueOf(port));
         settings.put("POND_DEMO", "true");
+        // Nothing is to go on in the background while it is measured.
+        settings.put("POND_QUIET", "1d");
         settings.put("POND_DB_URL", database.url());
         settings.put("POND_DB_USER", database.user());
         settings.put("POND_DB_PASSWORD", database.password());

@@ -28,7 +28,7 @@ import stillpond.core.refusal.Refusal;
 class CarryRuns {
 
     static final int MOST_SOURCES = 50;
-    static final int MOST_SHEETS = 2000;
+    static final int MOST_SHEETS = 900;
     /** Of a project; older ones are dropped. */
     private static final int MOST_RUNS = 5;
     /** The largest regions of a sheet that are in doubt are asked about, so many of them. */
@@ -89,7 +89,7 @@ class CarryRuns {
             throw new Refusal("Choose at least one sheet to carry to that is not carried from.");
         }
         if (asked.size() > MOST_SHEETS) {
-            throw new Refusal("Up to 2,000 sheets can be carried to at once.");
+            throw new Refusal("Up to 900 sheets can be carried to at once.");
         }
         List<Sheet> present = inOrder(project);
         Set<UUID> ids = present.stream().map(Sheet::id).collect(Collectors.toSet());

@@ -239,6 +239,8 @@ class DemoTest {
                 "/compare?only=true",
                 "/compare/sheets",
                 "/compare/moments",
+                "/compare/consistency",
+                "/carry",
                 "/lights",
                 "/proposals")) {
             page.navigate(project + way);
