@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -21,17 +22,21 @@ import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.LayerGroups;
 import stillpond.app.sheet.LayerShadows;
 import stillpond.app.sheet.Progress;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.carry.CarriedGroups;
 import stillpond.core.carry.CarriedShadows;
 import stillpond.core.carry.Carry;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Places;
+import stillpond.core.ledger.CellGroup;
+import stillpond.core.ledger.CellGroups;
 import stillpond.core.line.CarriedLines;
 import stillpond.core.refusal.Refusal;
 import stillpond.core.shadow.Shadow;
@@ -56,6 +61,7 @@ class SheetCarrying {
     private final Palettes palettes;
     private final SheetCast cast;
     private final LayerShadows shadows;
+    private final LayerGroups groups;
     private final History history;
 
     SheetCarrying(
@@ -66,6 +72,7 @@ class SheetCarrying {
             Palettes palettes,
             SheetCast cast,
             LayerShadows shadows,
+            LayerGroups groups,
             History history) {
         this.sheets = sheets;
         this.changes = changes;
@@ -74,6 +81,7 @@ class SheetCarrying {
         this.palettes = palettes;
         this.cast = cast;
         this.shadows = shadows;
+        this.groups = groups;
         this.history = history;
     }
 
@@ -202,8 +210,12 @@ class SheetCarrying {
      * @param uncovered whether regions that only lie near to what is carried are, too
      */
     Proposals propose(Sheet target, List<UUID> sources, boolean overFilled, boolean uncovered) {
-        return propose(drawings.of(target), pages(target.project(), sources), overFilled, uncovered);
+        return match(drawings.of(target), pages(target.project(), sources), overFilled, uncovered)
+                .proposals();
     }
+
+    /** @param likes what the proposals follow from */
+    private record Matched(Proposals proposals, List<Carry.Proposal> likes) {}
 
     /** Whether a sheet has anything to carry from. Reads all that it takes, so that what cannot be read comes to light. */
     boolean wearsAnything(UUID project, UUID source) {
@@ -214,7 +226,7 @@ class SheetCarrying {
         return drawings.layersOf(project, sources).stream().map(drawings::of).toList();
     }
 
-    private Proposals propose(CarryPage there, List<CarryPage> pages, boolean overFilled, boolean uncovered) {
+    private Matched match(CarryPage there, List<CarryPage> pages, boolean overFilled, boolean uncovered) {
         FillLabels labels = new FillLabels();
         List<Carry.Source> from =
                 pages.stream().map(page -> page.source(labels)).toList();
@@ -239,7 +251,7 @@ class SheetCarrying {
         lines(there.layer(), laid, pages)
                 .forEach((stroke, fill) -> lines.computeIfAbsent(fill.text(), text -> new ArrayList<>())
                         .add(stroke));
-        return new Proposals(there.layer().id(), proposals, lines, shadows(pages, likes, there));
+        return new Matched(new Proposals(there.layer().id(), proposals, lines, shadows(pages, likes, there)), likes);
     }
 
     private List<CarriedShadow> shadows(List<CarryPage> pages, List<Carry.Proposal> likes, CarryPage there) {
@@ -280,11 +292,15 @@ class SheetCarrying {
     }
 
     private Carried carry(CarryPage there, UUID author, List<CarryPage> pages, UUID change) {
-        Proposals proposals = propose(there, pages, false, false);
+        Matched matched = match(there, pages, false, false);
+        Proposals proposals = matched.proposals();
         Map<Integer, Fill> laid = proposals.sure();
-        // Somebody may have filled something while it was looked at: that stands.
+        // Somebody may have filled something while it was looked at: that stands, and so does what is locked.
         Fills present = sheets.fills(there.layer());
         laid.keySet().removeIf(place -> !present.of(place).equals(Fill.NONE));
+        groups.of(there.layer().id()).groups().stream()
+                .filter(CellGroup::isLocked)
+                .forEach(group -> laid.keySet().removeAll(group.cells()));
         List<UUID> made = new ArrayList<>();
         if (lays(there.sheet(), author, new ChangeRequest.Lay(change, proposals.layer(), laid))) {
             made.add(change);
@@ -292,6 +308,7 @@ class SheetCarrying {
         if (!proposals.shadows().isEmpty()) {
             made.add(layShadows(there.sheet(), author, proposals.shadows()));
         }
+        carryGroups(there, author, pages, matched.likes()).ifPresent(made::add);
         List<Doubt> doubts = proposals.proposals().stream()
                 .filter(proposal -> !proposal.isSure())
                 .map(proposal -> new Doubt(
@@ -303,6 +320,26 @@ class SheetCarrying {
                 (int) laid.keySet().stream().filter(Places::isStroke).count(),
                 proposals.shadows().size());
         return new Carried(counted, made, doubts);
+    }
+
+    /** Returns the change; empty if there was nothing to change. */
+    private Optional<UUID> carryGroups(
+            CarryPage there, UUID author, List<CarryPage> pages, List<Carry.Proposal> likes) {
+        UUID change = UUID.randomUUID();
+        CellGroups before = groups.of(there.layer().id());
+        CellGroups after = groups.change(
+                change, there.sheet(), author, "Carried groups", present -> carried(pages, likes, there, present));
+        return after.equals(before) ? Optional.empty() : Optional.of(change);
+    }
+
+    private CellGroups carried(List<CarryPage> pages, List<Carry.Proposal> likes, CarryPage there, CellGroups present) {
+        CellGroups after = present;
+        for (int source = 0; source < pages.size(); source++) {
+            CarryPage page = pages.get(source);
+            after = new CarriedGroups(page.regions(), source)
+                    .onto(groups.of(page.layer().id()), likes, there.regions(), after, UUID::randomUUID);
+        }
+        return after;
     }
 
     /** Returns whether there was anything to lay. */

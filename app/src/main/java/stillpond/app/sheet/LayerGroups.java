@@ -58,6 +58,11 @@ public class LayerGroups implements EffectKind<Effect.Grouped> {
      * @param words what is done, for the history
      */
     public CellGroups change(Sheet sheet, UUID author, String words, UnaryOperator<CellGroups> change) {
+        return change(UUID.randomUUID(), sheet, author, words, change);
+    }
+
+    /** As above. @param id of the change in the history, if there is anything to change */
+    public CellGroups change(UUID id, Sheet sheet, UUID author, String words, UnaryOperator<CellGroups> change) {
         StoredSheet stored = sheets.findAndLock(sheet.id()).orElseThrow();
         UUID layer = sheet.layer().id();
         if (!stored.layer(layer).isCurrent()) {
@@ -68,7 +73,12 @@ public class LayerGroups implements EffectKind<Effect.Grouped> {
         if (!changed.equals(before)) {
             write(layer, changed);
             history.keep(
-                    sheet.project(), author, words, List.of(new Effect.Grouped(sheet.id(), layer, before, changed)));
+                    id,
+                    sheet.project(),
+                    author,
+                    words,
+                    "",
+                    List.of(new Effect.Grouped(sheet.id(), layer, before, changed)));
         }
         return changed;
     }

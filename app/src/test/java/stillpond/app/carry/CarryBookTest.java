@@ -15,6 +15,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.sheet.Layer;
+import stillpond.app.sheet.LayerGroups;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
@@ -170,6 +171,43 @@ class CarryBookTest {
         assertThat(runs.get(work.project(), run.id()).sheets())
                 .extracting(CarryRuns.ShownSheet::state)
                 .containsOnly(StoredRunSheet.State.TAKEN_BACK);
+    }
+
+    @Test
+    void groupsComeAlongAndWhatIsLockedStays() {
+        LayerGroups groups = pond.bean(LayerGroups.class);
+        UUID author = work.account();
+        groups.change(present(0), author, "Made", all -> all.making(new UUID(5, 1), "Her coat", cells(0)));
+        groups.change(
+                present(4),
+                author,
+                "Made",
+                all -> all.making(new UUID(5, 2), "Later", cells(4))
+                        .changing(new UUID(5, 2), group -> group.locked(true)));
+        CarryRuns.Shown run = carry(List.of(0), List.of(3, 4));
+        assertThat(groups.of(present(3).layer().id()).groups()).singleElement().satisfies(group -> {
+            assertThat(group.name()).isEqualTo("Her coat");
+            assertThat(group.cells()).containsAll(cells(3));
+        });
+        assertThat(worn(4, 185, 180)).as("locked").isEqualTo(Fill.NONE);
+        assertThat(worn(4, 185, 100)).isEqualTo(Fill.flat(scarf));
+
+        visitor.submit(address + "/" + run.id() + "/take-back", "sheet", "0");
+        assertThat(groups.of(present(3).layer().id()).groups()).isEmpty();
+    }
+
+    private Sheet present(int sheet) {
+        return pond.bean(Sheets.class).get(work.project(), book.get(sheet).id());
+    }
+
+    /** The upper half of the coat. */
+    private List<Integer> cells(int sheet) {
+        Layer layer = present(sheet).layer();
+        double scale = layer.widthPx() / 600.0;
+        int cell = PlaneCodec.cellAt(
+                pond.bean(Planes.class).content(layer.cells()), (int) (scale * (185 + 40 * sheet)), (int)
+                        (scale * 180));
+        return pond.bean(Sheets.class).regions(layer).with(cell);
     }
 
     @Test
