@@ -76,10 +76,10 @@ class CarryQueue {
         requireRun(project, run);
         Map<UUID, Sheet> book = book(project);
         List<Asked> asked = new ArrayList<>();
-        for (QuestionRepository.Asked part : questions.findParts(run, most + 1)) {
+        for (String part : questions.findParts(run, most + 1)) {
             List<StoredQuestion> alike = questions
                     .findByRunIdAndPartAndStateOrderByLikelyDesc(
-                            run, part.getPart(), StoredQuestion.State.OPEN, Limit.of(MOST_AT_ONCE))
+                            run, part, StoredQuestion.State.OPEN, Limit.of(MOST_AT_ONCE))
                     .stream()
                     .filter(question -> isStillOpen(book, question))
                     .toList();

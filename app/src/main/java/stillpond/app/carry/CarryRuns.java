@@ -17,7 +17,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.account.Accounts;
 import stillpond.app.project.Projects;
-import stillpond.app.project.Scene;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.refusal.Refusal;
@@ -89,9 +88,9 @@ class CarryRuns {
             throw new Refusal("Choose at least one sheet to carry to that is not carried from.");
         }
         if (asked.size() > MOST_SHEETS) {
-            throw new Refusal("Up to 900 sheets can be carried to at once.");
+            throw new Refusal("Up to " + MOST_SHEETS + " sheets can be carried to at once.");
         }
-        List<Sheet> present = inOrder(project);
+        List<Sheet> present = sheets.inReadingOrder(project);
         Set<UUID> ids = present.stream().map(Sheet::id).collect(Collectors.toSet());
         if (!ids.containsAll(asked) || !ids.containsAll(order.sources())) {
             throw new NoSuchElementException("One of these sheets is not there any more.");
@@ -108,16 +107,6 @@ class CarryRuns {
                     targets.get(position).id()));
         }
         return run.id();
-    }
-
-    /** The sheets of a project in reading order, scene by scene, without those that were removed. */
-    @Transactional(readOnly = true)
-    public List<Sheet> inOrder(UUID project) {
-        List<UUID> scenes = projects.scenes(project).stream().map(Scene::id).toList();
-        return sheets.inProject(project).stream()
-                .filter(sheet -> scenes.contains(sheet.scene()))
-                .sorted(Comparator.comparingInt(sheet -> scenes.indexOf(sheet.scene())))
-                .toList();
     }
 
     private void dropOld(UUID project) {
@@ -279,26 +268,26 @@ class CarryRuns {
     /** Of a project, latest first. */
     @Transactional(readOnly = true)
     public List<Shown> of(UUID project) {
-        return seen(project, runs.findByProjectIdOrderByMadeAtDesc(project));
+        return shown(project, runs.findByProjectIdOrderByMadeAtDesc(project));
     }
 
     /** @throws java.util.NoSuchElementException if the project has no such run */
     @Transactional(readOnly = true)
     public Shown get(UUID project, UUID id) {
-        return seen(project, List.of(runs.findByIdAndProjectId(id, project).orElseThrow()))
+        return shown(project, List.of(runs.findByIdAndProjectId(id, project).orElseThrow()))
                 .get(0);
     }
 
-    private List<Shown> seen(UUID project, List<StoredRun> all) {
+    private List<Shown> shown(UUID project, List<StoredRun> all) {
         Map<UUID, String> titles = new HashMap<>();
         sheets.removed(project).forEach(sheet -> titles.put(sheet.id(), sheet.title() + " (removed)"));
         sheets.inProject(project).forEach(sheet -> titles.put(sheet.id(), sheet.title()));
         Map<UUID, String> names =
                 accounts.names(all.stream().map(StoredRun::authorId).collect(Collectors.toSet()));
-        return all.stream().map(run -> seen(run, titles, names)).toList();
+        return all.stream().map(run -> shown(run, titles, names)).toList();
     }
 
-    private Shown seen(StoredRun run, Map<UUID, String> titles, Map<UUID, String> names) {
+    private Shown shown(StoredRun run, Map<UUID, String> titles, Map<UUID, String> names) {
         Map<Integer, Long> open = new HashMap<>();
         long left = 0;
         for (QuestionRepository.Counted counted : questions.count(run.id())) {

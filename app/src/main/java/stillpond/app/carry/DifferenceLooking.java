@@ -1,5 +1,6 @@
 package stillpond.app.carry;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -39,6 +40,7 @@ class DifferenceLooking implements BackgroundTask {
     private final Sheets sheets;
     private final ObjectProvider<Background> background;
     private final Duration quiet;
+    private final Clock clock;
     private final Map<UUID, Instant> putOff = new ConcurrentHashMap<>();
 
     DifferenceLooking(
@@ -46,12 +48,14 @@ class DifferenceLooking implements BackgroundTask {
             SheetDifferences differences,
             Sheets sheets,
             ObjectProvider<Background> background,
-            PondSettings settings) {
+            PondSettings settings,
+            Clock clock) {
         this.carrying = carrying;
         this.differences = differences;
         this.sheets = sheets;
         this.background = background;
         this.quiet = settings.quiet();
+        this.clock = clock;
     }
 
     @TransactionalEventListener
@@ -62,7 +66,7 @@ class DifferenceLooking implements BackgroundTask {
     }
 
     private void putOff(UUID sheet) {
-        Instant now = Instant.now();
+        Instant now = clock.instant();
         Instant again = now.minus(quiet.dividedBy(PUT_OFF));
         boolean isDue = putOff.merge(sheet, now, (last, present) -> last.isAfter(again) ? last : present)
                 .equals(now);

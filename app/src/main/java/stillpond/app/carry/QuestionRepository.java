@@ -9,13 +9,6 @@ import org.springframework.data.repository.Repository;
 
 interface QuestionRepository extends Repository<StoredQuestion, UUID> {
 
-    /** A fill, and how many regions most likely wear it. */
-    interface Asked {
-        String getPart();
-
-        long getRegions();
-    }
-
     /** How many questions about a sheet of a run are in a state. */
     interface Counted {
         int getPosition();
@@ -27,12 +20,12 @@ interface QuestionRepository extends Repository<StoredQuestion, UUID> {
 
     StoredQuestion save(StoredQuestion question);
 
-    /** The parts that are in doubt: first those by which one answer settles most regions, of those the largest. */
+    /** The fills that regions in doubt most likely wear: first those by which one answer settles most regions, of those the largest. */
     @NativeQuery("""
-            select part as part, count(*) as regions from carry_question
+            select part from carry_question
             where run_id = :run and state = 'OPEN'
             group by part order by count(*) desc, sum(area) desc, part limit :most""")
-    List<Asked> findParts(UUID run, int most);
+    List<String> findParts(UUID run, int most);
 
     List<StoredQuestion> findByRunIdAndPartAndStateOrderByLikelyDesc(
             UUID run, String part, StoredQuestion.State state, Limit most);

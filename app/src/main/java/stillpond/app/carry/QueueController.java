@@ -16,6 +16,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.page.Crop;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Projects;
+import stillpond.app.sheet.CellAddress;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.SmallPicture;
@@ -103,30 +104,29 @@ class QueueController {
     /** Returns what was done, or why it was not, for people. */
     private String done(UUID project, UUID run, UUID person, Act act, List<UUID> question, String fill) {
         try {
-            switch (act) {
-                case TAKE -> {
-                    Fill worn = Fill.ofText(fill);
-                    int laid = queue.take(project, run, person, question, worn);
-                    return laidWords(laid, FillNames.withCard(worn, palettes.of(project)));
-                }
+            return switch (act) {
+                case TAKE -> take(project, run, person, question, Fill.ofText(fill));
                 case LEAVE -> {
                     queue.leave(project, run, person, question);
-                    return "";
+                    yield "";
                 }
-                case TAKE_BACK -> {
-                    return queue.takeBack(project, run, person)
+                case TAKE_BACK ->
+                    queue.takeBack(project, run, person)
                             ? "Taken back."
                             : "There is nothing of yours to take back here.";
-                }
                 case ASK_AGAIN -> {
                     queue.askAgain(project, run);
-                    return "";
+                    yield "";
                 }
-            }
+            };
         } catch (Refusal refusal) {
             return refusal.getMessage();
         }
-        throw new AssertionError(act);
+    }
+
+    private String take(UUID project, UUID run, UUID person, List<UUID> question, Fill fill) {
+        int laid = queue.take(project, run, person, question, fill);
+        return laidWords(laid, FillNames.withCard(fill, palettes.of(project)));
     }
 
     private static String laidWords(int laid, String name) {
@@ -178,12 +178,7 @@ class QueueController {
                 seen.boxTop() * small.heightPx(),
                 seen.boxWidth() * small.widthPx(),
                 seen.boxHeight() * small.heightPx());
-        return new Place(sheet.title(), at(sheet, region.layer(), region.cell()), small, crop);
-    }
-
-    private static String at(Sheet sheet, UUID standing, int cell) {
-        String layer = sheet.layers().size() == 1 ? "" : "?layer=" + standing;
-        return "/projects/" + sheet.project() + "/sheets/" + sheet.id() + layer + "#cell=" + cell;
+        return new Place(sheet.title(), CellAddress.of(sheet, region.layer(), region.cell()), small, crop);
     }
 
     private static Choice choice(StoredChoice choice, Palette palette, Map<UUID, Sheet> all) {
@@ -202,6 +197,7 @@ class QueueController {
         double y = choice.y() * small.heightPx();
         double around = AROUND_SOURCE * Math.max(small.widthPx(), small.heightPx());
         Crop crop = Crop.of(x, y, x - around / 2, y - around / 2, around, around);
-        return new Place(sheet.title(), at(sheet, sheet.layer().standing().layer(), choice.cell()), small, crop);
+        return new Place(
+                sheet.title(), CellAddress.of(sheet, sheet.layer().standing().layer(), choice.cell()), small, crop);
     }
 }

@@ -68,7 +68,7 @@ class RunController {
         Map<UUID, String> models = new HashMap<>();
         palettes.models(project).forEach((card, sheet) -> models.put(sheet, ""));
         Map<Scene, List<Tile>> byScene = new LinkedHashMap<>();
-        List<Sheet> all = runs.inOrder(project);
+        List<Sheet> all = sheets.inReadingOrder(project);
         projects.scenes(project)
                 .forEach(each -> byScene.put(
                         each,

@@ -11,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
-import stillpond.app.project.Scene;
+import stillpond.app.sheet.CellAddress;
 import stillpond.app.sheet.ChangeOutcome;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
@@ -86,7 +86,6 @@ class Comparing {
      *
      * @param light under which it is
      * @param at where it is worked on
-     * @param layers of it, from front to back
      * @param picture where its small picture is
      * @param smallWidth of that, in pixels
      */
@@ -95,14 +94,14 @@ class Comparing {
             String title,
             String light,
             String at,
-            List<UUID> layers,
+            Sheet sheet,
             String picture,
             int smallWidth,
             int smallHeight) {
 
         /** Where a cell of it is seen. @param layer counted from the front */
         public String desk(int layer, int cell) {
-            return at + (layers.size() == 1 ? "" : "?layer=" + layers.get(layer)) + "#cell=" + cell;
+            return CellAddress.of(sheet, layer, cell);
         }
 
         /** By which the cells of the table name its picture. */
@@ -114,12 +113,9 @@ class Comparing {
     /** In reading order: scene by scene. */
     List<Sheet> sheets(UUID project, Filter filter) {
         Staging staging = stagings.of(project);
-        List<Sheet> all = sheets.inProject(project);
-        return projects.scenes(project).stream()
-                .map(Scene::id)
-                .filter(scene ->
-                        filter.scene().isEmpty() || filter.scene().get().equals(scene))
-                .flatMap(scene -> all.stream().filter(sheet -> sheet.scene().equals(scene)))
+        return sheets.inReadingOrder(project).stream()
+                .filter(sheet ->
+                        filter.scene().isEmpty() || filter.scene().get().equals(sheet.scene()))
                 .filter(sheet -> filter.light().isEmpty()
                         || filter.light()
                                 .equals(staging.lightOn(sheet.scene(), sheet.id())
@@ -211,7 +207,7 @@ class Comparing {
                 sheet.title(),
                 staging.lit(sheet.scene(), sheet.id()).name(),
                 "/projects/" + sheet.project() + "/sheets/" + sheet.id(),
-                sheet.layers().stream().map(each -> each.standing().layer()).toList(),
+                sheet,
                 small.address() + "?light=" + filter.shown(),
                 small.widthPx(),
                 small.heightPx());

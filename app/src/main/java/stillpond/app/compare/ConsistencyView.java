@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import stillpond.app.page.Crop;
+import stillpond.app.sheet.CellAddress;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SmallPicture;
 import stillpond.core.ledger.ConsistencySheet;
-import stillpond.core.ledger.PartsOnSheet.Place;
 
 /** The consistency sheet as its page shows it: all of it at a glance, card by card, and what stands out one by one. */
 record ConsistencyView(Map<String, List<ConsistencySheet.Line>> groups, List<Notable> open, List<Notable> accepted) {
@@ -55,15 +55,11 @@ record ConsistencyView(Map<String, List<ConsistencySheet.Line>> groups, List<Not
                 cell,
                 sheet.id(),
                 sheet.title(),
-                cell.entry().place().map(place -> at + query(sheet, place)).orElse(at),
+                cell.entry()
+                        .place()
+                        .map(place -> CellAddress.of(sheet, place.layer(), place.cell()))
+                        .orElse(at),
                 SmallPicture.of(sheet),
                 cell.entry().place().map(PartsView::crop).orElse(null));
-    }
-
-    private static String query(Sheet sheet, Place place) {
-        String layer = sheet.layers().size() == 1
-                ? ""
-                : "?layer=" + sheet.layers().get(place.layer()).standing().layer();
-        return layer + "#cell=" + place.cell();
     }
 }

@@ -136,6 +136,15 @@ public class Sheets {
                 .toList();
     }
 
+    /** In reading order, scene by scene, without those removed. */
+    @Transactional(readOnly = true)
+    public List<Sheet> inReadingOrder(UUID project) {
+        List<Sheet> all = inProject(project);
+        return projects.scenes(project).stream()
+                .flatMap(scene -> all.stream().filter(sheet -> sheet.scene().equals(scene.id())))
+                .toList();
+    }
+
     /** For work that nobody has asked for, which knows no project. @throws java.util.NoSuchElementException if there is no such sheet */
     @Transactional(readOnly = true)
     public Sheet wherever(UUID sheet) {
