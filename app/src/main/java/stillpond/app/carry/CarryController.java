@@ -30,6 +30,7 @@ import stillpond.core.refusal.Refusal;
 class CarryController {
 
     private final SheetCarrying carrying;
+    private final SureLaying laying;
     private final Corrections corrections;
     private final Sheets sheets;
     private final Palettes palettes;
@@ -37,12 +38,14 @@ class CarryController {
 
     CarryController(
             SheetCarrying carrying,
+            SureLaying laying,
             Corrections corrections,
             Sheets sheets,
             Palettes palettes,
             SheetDifferences differences) {
         this.differences = differences;
         this.carrying = carrying;
+        this.laying = laying;
         this.corrections = corrections;
         this.sheets = sheets;
         this.palettes = palettes;
@@ -83,12 +86,12 @@ class CarryController {
     }
 
     @PostMapping("/sure")
-    SheetCarrying.Laid laySure(
+    SureLaying.Laid laySure(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Valid CarryMessage message) {
-        return carrying.carry(sheets.get(project, sheet), person.id(), message.sources(), layer -> UUID.randomUUID())
+        return laying.carry(sheets.get(project, sheet), person.id(), message.sources(), layer -> UUID.randomUUID())
                 .laid();
     }
 

@@ -27,11 +27,13 @@ class CarryRunning implements BackgroundTask {
 
     private final CarryRuns runs;
     private final SheetCarrying carrying;
+    private final SureLaying laying;
     private final Sheets sheets;
 
-    CarryRunning(CarryRuns runs, SheetCarrying carrying, Sheets sheets) {
+    CarryRunning(CarryRuns runs, SheetCarrying carrying, SureLaying laying, Sheets sheets) {
         this.runs = runs;
         this.carrying = carrying;
+        this.laying = laying;
         this.sheets = sheets;
     }
 
@@ -62,7 +64,7 @@ class CarryRunning implements BackgroundTask {
             }
             runs.done(
                     task,
-                    carrying.carry(
+                    laying.carry(
                             present(task.project(), task.sheet()),
                             task.author(),
                             sources,

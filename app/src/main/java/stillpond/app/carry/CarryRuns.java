@@ -159,9 +159,9 @@ class CarryRuns {
         runs.findById(id).ifPresent(run -> run.say(words));
     }
 
-    void done(Task task, SheetCarrying.Carried carried) {
+    void done(Task task, SureLaying.Carried carried) {
         runSheets.findById(task.key()).ifPresent(sheet -> {
-            List<SheetCarrying.Doubt> asked = carried.doubts().stream()
+            List<SureLaying.Doubt> asked = carried.doubts().stream()
                     .sorted(Comparator.comparingDouble(doubt -> -doubt.area()))
                     .limit(MOST_QUESTIONS)
                     .toList();

@@ -6,39 +6,27 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ThreadLocalRandom;
-import java.util.function.UnaryOperator;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import stillpond.app.check.Difference;
 import stillpond.app.check.SheetFindings;
-import stillpond.app.history.History;
 import stillpond.app.history.ShadowText;
 import stillpond.app.palette.Palettes;
-import stillpond.app.sheet.ChangeOutcome;
-import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
-import stillpond.app.sheet.LayerGroups;
 import stillpond.app.sheet.LayerShadows;
 import stillpond.app.sheet.Progress;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
-import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.carry.CarriedGroups;
 import stillpond.core.carry.CarriedShadows;
 import stillpond.core.carry.Carry;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Places;
-import stillpond.core.ledger.CellGroup;
-import stillpond.core.ledger.CellGroups;
 import stillpond.core.line.CarriedLines;
-import stillpond.core.refusal.Refusal;
 import stillpond.core.shadow.Shadow;
 import stillpond.core.shadow.Shadows;
 
@@ -55,34 +43,25 @@ class SheetCarrying {
     private static final int MOST_COMPARED = 8;
 
     private final Sheets sheets;
-    private final SheetChanges changes;
     private final CarryPages drawings;
     private final SheetFindings findings;
     private final Palettes palettes;
     private final SheetCast cast;
     private final LayerShadows shadows;
-    private final LayerGroups groups;
-    private final History history;
 
     SheetCarrying(
             Sheets sheets,
-            SheetChanges changes,
             CarryPages drawings,
             SheetFindings findings,
             Palettes palettes,
             SheetCast cast,
-            LayerShadows shadows,
-            LayerGroups groups,
-            History history) {
+            LayerShadows shadows) {
         this.sheets = sheets;
-        this.changes = changes;
         this.drawings = drawings;
         this.findings = findings;
         this.palettes = palettes;
         this.cast = cast;
         this.shadows = shadows;
-        this.groups = groups;
-        this.history = history;
     }
 
     /**
@@ -138,34 +117,6 @@ class SheetCarrying {
     /** A shadow as it would lie here. @param fill that it wears */
     record CarriedShadow(ShadowText shadow, String fill) {}
 
-    /** How much was laid: regions that are sure, strokes of ink, and shadows; and how many regions are in doubt. */
-    record Laid(int sure, int doubtful, int strokes, int shadows) {
-        Laid and(Laid other) {
-            return new Laid(
-                    sure + other.sure, doubtful + other.doubtful, strokes + other.strokes, shadows + other.shadows);
-        }
-    }
-
-    /**
-     * A region in doubt.
-     *
-     * @param layer whose cells are named
-     * @param area of it, as a share of the page
-     */
-    record Doubt(UUID layer, Proposal proposal, Seen seen, double area) {}
-
-    /** What came of carrying onto a sheet. @param changes as which it was laid, in their order */
-    record Carried(Laid laid, List<UUID> changes, List<Doubt> doubts) {
-        static final Carried NOTHING = new Carried(new Laid(0, 0, 0, 0), List.of(), List.of());
-
-        private Carried and(Carried other) {
-            return new Carried(
-                    laid.and(other.laid),
-                    Stream.concat(changes.stream(), other.changes.stream()).toList(),
-                    Stream.concat(doubts.stream(), other.doubts.stream()).toList());
-        }
-    }
-
     /** Those that are offered first. */
     List<SourceSheet> sources(UUID project, UUID target) {
         Set<UUID> models = models(project, target);
@@ -215,18 +166,18 @@ class SheetCarrying {
     }
 
     /** @param likes what the proposals follow from */
-    private record Matched(Proposals proposals, List<Carry.Proposal> likes) {}
+    record Matched(Proposals proposals, List<Carry.Proposal> likes) {}
 
     /** Whether a sheet has anything to carry from. Reads all that it takes, so that what cannot be read comes to light. */
     boolean wearsAnything(UUID project, UUID source) {
         return !pages(project, List.of(source)).isEmpty();
     }
 
-    private List<CarryPage> pages(UUID project, List<UUID> sources) {
+    List<CarryPage> pages(UUID project, List<UUID> sources) {
         return drawings.layersOf(project, sources).stream().map(drawings::of).toList();
     }
 
-    private Matched match(CarryPage there, List<CarryPage> pages, boolean overFilled, boolean uncovered) {
+    Matched match(CarryPage there, List<CarryPage> pages, boolean overFilled, boolean uncovered) {
         FillLabels labels = new FillLabels();
         List<Carry.Source> from =
                 pages.stream().map(page -> page.source(labels)).toList();
@@ -275,95 +226,6 @@ class SheetCarrying {
             }
         }
         return carried;
-    }
-
-    /**
-     * Lays what is sure on regions of a sheet that wear nothing, layer by layer, and says what is in doubt.
-     *
-     * @param changeFor the id of the change of a layer's fills: if it was made before, it is not made again
-     */
-    Carried carry(Sheet sheet, UUID author, List<UUID> sources, UnaryOperator<UUID> changeFor) {
-        List<CarryPage> pages = pages(sheet.project(), sources);
-        return sheet.layers().stream()
-                .filter(layer -> !layer.standing().isLocked())
-                .map(layer -> carry(
-                        drawings.of(sheet.on(layer.standing().layer())), author, pages, changeFor.apply(layer.id())))
-                .reduce(Carried.NOTHING, Carried::and);
-    }
-
-    private Carried carry(CarryPage there, UUID author, List<CarryPage> pages, UUID change) {
-        Matched matched = match(there, pages, false, false);
-        Proposals proposals = matched.proposals();
-        Map<Integer, Fill> laid = proposals.sure();
-        // Somebody may have filled something while it was looked at: that stands, and so does what is locked.
-        Fills present = sheets.fills(there.layer());
-        laid.keySet().removeIf(place -> !present.of(place).equals(Fill.NONE));
-        groups.of(there.layer().id()).groups().stream()
-                .filter(CellGroup::isLocked)
-                .forEach(group -> laid.keySet().removeAll(group.cells()));
-        List<UUID> made = new ArrayList<>();
-        if (lays(there.sheet(), author, new ChangeRequest.Lay(change, proposals.layer(), laid))) {
-            made.add(change);
-        }
-        if (!proposals.shadows().isEmpty()) {
-            made.add(layShadows(there.sheet(), author, proposals.shadows()));
-        }
-        carryGroups(there, author, pages, matched.likes()).ifPresent(made::add);
-        List<Doubt> doubts = proposals.proposals().stream()
-                .filter(proposal -> !proposal.isSure())
-                .map(proposal -> new Doubt(
-                        proposals.layer(), proposal, there.seen(proposal.cells()), there.share(proposal.cells())))
-                .toList();
-        Laid counted = new Laid(
-                proposals.proposals().size() - doubts.size(),
-                doubts.size(),
-                (int) laid.keySet().stream().filter(Places::isStroke).count(),
-                proposals.shadows().size());
-        return new Carried(counted, made, doubts);
-    }
-
-    /** Returns the change; empty if there was nothing to change. */
-    private Optional<UUID> carryGroups(
-            CarryPage there, UUID author, List<CarryPage> pages, List<Carry.Proposal> likes) {
-        UUID change = UUID.randomUUID();
-        CellGroups before = groups.of(there.layer().id());
-        CellGroups after = groups.change(
-                change, there.sheet(), author, "Carried groups", present -> carried(pages, likes, there, present));
-        return after.equals(before) ? Optional.empty() : Optional.of(change);
-    }
-
-    private CellGroups carried(List<CarryPage> pages, List<Carry.Proposal> likes, CarryPage there, CellGroups present) {
-        CellGroups after = present;
-        for (int source = 0; source < pages.size(); source++) {
-            CarryPage page = pages.get(source);
-            after = new CarriedGroups(page.regions(), source)
-                    .onto(groups.of(page.layer().id()), likes, there.regions(), after, UUID::randomUUID);
-        }
-        return after;
-    }
-
-    /** Returns whether there was anything to lay. */
-    private boolean lays(Sheet sheet, UUID author, ChangeRequest.Lay lay) {
-        if (lay.fillByPlace().isEmpty()) {
-            return history.find(lay.id()).isPresent();
-        }
-        ChangeOutcome outcome = changes.make(sheet.id(), author, lay);
-        if (outcome instanceof ChangeOutcome.Refused refused) {
-            throw new Refusal(refused.reason());
-        }
-        return outcome instanceof ChangeOutcome.Made;
-    }
-
-    /** Returns the change. */
-    private UUID layShadows(Sheet sheet, UUID author, List<CarriedShadow> carried) {
-        Map<Integer, Fill> worn = new HashMap<>();
-        carried.forEach(each -> worn.put(each.shadow().number(), Fill.ofText(each.fill())));
-        List<Shadow> added =
-                carried.stream().map(each -> each.shadow().asShadow()).toList();
-        String words = "Carried " + added.size() + (added.size() == 1 ? " shadow" : " shadows");
-        UUID change = UUID.randomUUID();
-        shadows.change(change, sheet, author, words, all -> all.addingAll(added), worn);
-        return change;
     }
 
     /** What black ink of a layer gets, since ink between the same fills wears it on the sheets that are carried from. */

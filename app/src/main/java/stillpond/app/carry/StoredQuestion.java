@@ -64,7 +64,7 @@ class StoredQuestion implements Persistable<UUID> {
 
     protected StoredQuestion() {}
 
-    StoredQuestion(StoredRunSheet.Key sheet, SheetCarrying.Doubt doubt) {
+    StoredQuestion(StoredRunSheet.Key sheet, SureLaying.Doubt doubt) {
         SheetCarrying.Choice first = doubt.proposal().choices().get(0);
         this.id = UUID.randomUUID();
         this.runId = sheet.runId();

@@ -93,7 +93,7 @@ class StoredRunSheet {
         return List.of(changes);
     }
 
-    void done(SheetCarrying.Carried carried, int unasked) {
+    void done(SureLaying.Carried carried, int unasked) {
         state = State.DONE;
         regions = carried.laid().sure();
         strokes = carried.laid().strokes();
