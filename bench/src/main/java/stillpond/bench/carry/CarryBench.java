@@ -16,14 +16,13 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.function.IntFunction;
-import java.util.regex.MatchResult;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import stillpond.bench.flats.Case;
 import stillpond.bench.flats.CaseFiles;
+import stillpond.bench.flats.DemoTruth;
 import stillpond.bench.flats.Half;
 import stillpond.core.carry.Carry;
 import stillpond.core.carry.Drawing;
@@ -193,11 +192,7 @@ final class CarryBench {
     }
 
     private static void demo(Path art) throws IOException {
-        List<String> swatches = Pattern.compile("\"([^\"]+)\"")
-                .matcher(Files.readString(art.resolve("truth/swatches.json")))
-                .results()
-                .map((MatchResult found) -> found.group(1))
-                .toList();
+        List<String> swatches = DemoTruth.swatches(art);
         List<CarryCase> cases = new ArrayList<>();
         for (Map.Entry<String, String> model :
                 MODELS.entrySet().stream().sorted(Map.Entry.comparingByKey()).toList()) {

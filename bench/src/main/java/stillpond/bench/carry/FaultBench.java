@@ -16,9 +16,9 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
-import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import stillpond.bench.carry.PlantedFault.Kind;
+import stillpond.bench.flats.DemoTruth;
 import stillpond.core.carry.Carry;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.check.Finding;
@@ -61,11 +61,7 @@ final class FaultBench {
     private final Map<String, Map<Integer, Set<Integer>>> said = new HashMap<>();
 
     private FaultBench(Path art) throws IOException {
-        names = Pattern.compile("\"([^\"]+)\"")
-                .matcher(Files.readString(art.resolve("truth/swatches.json")))
-                .results()
-                .map(found -> found.group(1))
-                .toList();
+        names = DemoTruth.swatches(art);
         swatches = IntStream.range(0, names.size())
                 .mapToObj(i -> new UUID(1, i + 1))
                 .toList();

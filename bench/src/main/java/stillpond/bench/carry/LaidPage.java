@@ -1,6 +1,5 @@
 package stillpond.bench.carry;
 
-import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
-import javax.imageio.ImageIO;
+import stillpond.bench.flats.DemoTruth;
 import stillpond.core.carry.Carry;
 import stillpond.core.carry.Drawing;
 import stillpond.core.cell.CellPlane;
@@ -51,40 +50,11 @@ record LaidPage(
                 .cells()
                 .forEach(cell -> cellsOf.computeIfAbsent(regions.of(cell.number()), any -> new ArrayList<>())
                         .add(cell.number()));
-        Raster truth =
-                ImageIO.read(art.resolve("truth/" + name + ".png").toFile()).getRaster();
-        return new LaidPage(
-                name,
-                openings,
-                dams,
-                regions,
-                Drawing.of(openings.cells(), regions),
-                cellsOf,
-                wanted(openings.cells().plane(), ink, regions, truth));
-    }
-
-    private static int[] wanted(CellPlane plane, InkPlane ink, Regions regions, Raster truth) {
-        List<Map<Integer, Integer>> counts = new ArrayList<>();
-        for (int region = 0; region < regions.count(); region++) {
-            counts.add(new HashMap<>());
-        }
-        for (int y = 0; y < plane.heightPx(); y++) {
-            for (int x = 0; x < plane.widthPx(); x++) {
-                if (!ink.isInk(y * plane.widthPx() + x)) {
-                    int label = truth.getSample(
-                            x * truth.getWidth() / plane.widthPx(), y * truth.getHeight() / plane.heightPx(), 0);
-                    counts.get(regions.of(plane.numberAt(x, y))).merge(label, 1, Integer::sum);
-                }
-            }
-        }
         int[] wanted = new int[regions.count()];
-        Arrays.setAll(
-                wanted,
-                region -> counts.get(region).entrySet().stream()
-                        .max(Map.Entry.comparingByValue())
-                        .map(Map.Entry::getKey)
-                        .orElse(0));
-        return wanted;
+        DemoTruth.read(art.resolve("truth/" + name + ".png"))
+                .byRegion(openings.cells().plane(), ink, regions)
+                .forEach((region, label) -> wanted[region] = label.swatch());
+        return new LaidPage(name, openings, dams, regions, Drawing.of(openings.cells(), regions), cellsOf, wanted);
     }
 
     /** @param swatches by number, from 1 */

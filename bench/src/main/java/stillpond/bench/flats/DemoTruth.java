@@ -2,17 +2,20 @@ package stillpond.bench.flats;
 
 import java.awt.image.Raster;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.gap.Regions;
 import stillpond.core.ink.InkPlane;
 
 /** What every place of a demo sheet is of, as the code that draws it says: a number for each swatch, 0 where nothing was said. */
-final class DemoTruth {
+public final class DemoTruth {
 
     private final Raster labels;
 
@@ -20,8 +23,17 @@ final class DemoTruth {
         this.labels = labels;
     }
 
-    static DemoTruth read(Path picture) throws IOException {
+    public static DemoTruth read(Path picture) throws IOException {
         return new DemoTruth(ImageIO.read(picture.toFile()).getRaster());
+    }
+
+    /** The names of the swatches by number, from 1: card, slash, swatch. @param art the folder of the demo's drawings */
+    public static List<String> swatches(Path art) throws IOException {
+        return Pattern.compile("\"([^\"]+)\"")
+                .matcher(Files.readString(art.resolve("truth/swatches.json")))
+                .results()
+                .map(found -> found.group(1))
+                .toList();
     }
 
     /**
@@ -31,9 +43,9 @@ final class DemoTruth {
      * @param paperPx its pixels without ink
      * @param otherPx those of them that are of something else
      */
-    record Label(int swatch, int paperPx, int otherPx) {}
+    public record Label(int swatch, int paperPx, int otherPx) {}
 
-    Map<Integer, Label> byRegion(CellPlane plane, InkPlane ink, Regions regions) {
+    public Map<Integer, Label> byRegion(CellPlane plane, InkPlane ink, Regions regions) {
         int width = plane.widthPx();
         int height = plane.heightPx();
         Map<Integer, Map<Integer, Integer>> areas = new TreeMap<>();
