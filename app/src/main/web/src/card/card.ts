@@ -10,7 +10,7 @@ import { component } from "../shared/components";
 import { registerMenu } from "../shared/menu";
 import { renewPart } from "../shared/page-part";
 import { ask } from "./ask";
-import { reorder } from "./reorder";
+import { registerParts } from "./parts";
 
 const NEW_GREY = "#b0b0b0";
 
@@ -240,10 +240,10 @@ component(alpine, "card", (card) => {
       void make([{ kind: "CHANGE", swatch, [field]: input.value }]);
     }
   });
-  reorder(byId("parts"), (swatch, at) => void make([{ kind: "MOVE", swatch, card: cardId, at }]));
   // For whoever drives the page from outside: what is pressed before is not heard.
   card.dataset["ready"] = "true";
 });
+registerParts(alpine, (swatch, at) => void make([{ kind: "MOVE", swatch, card: cardId, at }]));
 registerMenu(alpine);
 alpine.start();
 

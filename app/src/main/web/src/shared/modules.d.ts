@@ -1,3 +1,15 @@
+declare module "@alpinejs/focus" {
+  import type { PluginCallback } from "alpinejs";
+  const focus: PluginCallback;
+  export default focus;
+}
+
+declare module "@alpinejs/sort" {
+  import type { PluginCallback } from "alpinejs";
+  const sort: PluginCallback;
+  export default sort;
+}
+
 declare module "@alpinejs/csp" {
   import type { Alpine } from "alpinejs";
   const alpine: Alpine;

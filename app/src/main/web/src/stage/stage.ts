@@ -1,5 +1,5 @@
 import alpine from "@alpinejs/csp";
-import "htmx.org";
+import "../shared/follow";
 import { component } from "../shared/components";
 import { registerMenu } from "../shared/menu";
 import { makeLight } from "./light";

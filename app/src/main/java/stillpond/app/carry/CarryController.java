@@ -16,8 +16,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
-import stillpond.app.check.Difference;
-import stillpond.app.check.SheetDifferences;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
@@ -34,16 +32,9 @@ class CarryController {
     private final Corrections corrections;
     private final Sheets sheets;
     private final Palettes palettes;
-    private final SheetDifferences differences;
 
     CarryController(
-            SheetCarrying carrying,
-            SureLaying laying,
-            Corrections corrections,
-            Sheets sheets,
-            Palettes palettes,
-            SheetDifferences differences) {
-        this.differences = differences;
+            SheetCarrying carrying, SureLaying laying, Corrections corrections, Sheets sheets, Palettes palettes) {
         this.carrying = carrying;
         this.laying = laying;
         this.corrections = corrections;
@@ -93,16 +84,6 @@ class CarryController {
             @RequestBody @Valid CarryMessage message) {
         return laying.carry(sheets.get(project, sheet), person.id(), message.sources(), layer -> UUID.randomUUID())
                 .laid();
-    }
-
-    /** Looked for now, for whoever does not want to wait until the sheet has been quiet. */
-    @GetMapping("/differences")
-    List<Difference> differences(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
-        Sheet present = sheets.get(project, sheet, layer);
-        List<Difference> found = carrying.differences(present);
-        differences.keep(present.layer(), found);
-        return found;
     }
 
     @PostMapping("/corrections")

@@ -3,58 +3,68 @@ package stillpond.app.check;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseStatus;
-import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.bind.annotation.ResponseBody;
 import stillpond.app.account.SignedIn;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 
-/** The calls of the check. */
-@RestController
+/** The drawer of the check, and what is counted of it elsewhere. */
+@Controller
 @RequestMapping("/projects/{project}/sheets/{sheet}/check")
 class CheckController {
 
+    private static final String DRAWER = "check/check :: check";
+
     private final Sheets sheets;
+    private final SheetColours colours;
     private final SheetFindings findings;
     private final SheetDifferences differences;
+    private final DifferenceList differing;
 
-    CheckController(Sheets sheets, SheetFindings findings, SheetDifferences differences) {
+    CheckController(
+            Sheets sheets,
+            SheetColours colours,
+            SheetFindings findings,
+            SheetDifferences differences,
+            DifferenceList differing) {
         this.sheets = sheets;
+        this.colours = colours;
         this.findings = findings;
         this.differences = differences;
+        this.differing = differing;
     }
 
-    /** @param key see {@link FindingMessage#key} */
+    /** @param key of a finding or a difference */
     record Acceptance(@NotBlank @Size(max = 300) String key, boolean isMeant) {}
 
     /** What is wrong or suspicious on the sheet as the server has it. */
     @GetMapping
-    List<FindingMessage> check(@PathVariable UUID project, @PathVariable UUID sheet) {
-        return findings.of(project, sheet).stream().map(FindingMessage::of).toList();
-    }
-
-    /** What is worn otherwise than on other sheets, as it was found when this one had been quiet for a while. */
-    @GetMapping("/differences")
-    List<Difference> differences(
-            @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam Optional<UUID> layer) {
-        return differences.of(sheets.get(project, sheet, layer).layer());
+    String check(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
+            @RequestParam(defaultValue = "false") boolean accepted,
+            Model model) {
+        return drawer(sheets.get(project, sheet, layer), accepted, model);
     }
 
     /** How much of it there is, in a few words for a small picture; nothing if there is nothing. */
     @GetMapping(path = "/count", produces = MediaType.TEXT_HTML_VALUE)
+    @ResponseBody
     String count(@PathVariable UUID project, @PathVariable UUID sheet) {
         long count = findings.count(project, sheet);
         long unlike = differences.count(project, sheet);
@@ -64,13 +74,26 @@ class CheckController {
     }
 
     @PostMapping("/accepted")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void accept(
+    String accept(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @RequestParam Optional<UUID> layer,
+            @RequestParam(defaultValue = "false") boolean accepted,
             @AuthenticationPrincipal SignedIn person,
-            @RequestBody @Valid Acceptance acceptance) {
-        findings.accept(sheets.get(project, sheet, layer).layer(), person.id(), acceptance.key(), acceptance.isMeant());
+            @Valid Acceptance acceptance,
+            Model model) {
+        Sheet present = sheets.get(project, sheet, layer);
+        findings.accept(present.layer(), person.id(), acceptance.key(), acceptance.isMeant());
+        return drawer(present, accepted, model);
+    }
+
+    private String drawer(Sheet sheet, boolean showsAccepted, Model model) {
+        FindingWords words = new FindingWords(sheets.fills(sheet.layer()), colours.dressed(sheet));
+        differing.addTo(model, sheet);
+        model.addAttribute(
+                "check",
+                CheckList.of(
+                        findings.of(sheet.project(), sheet.id()), sheet.layer().id(), words, showsAccepted));
+        return DRAWER;
     }
 }

@@ -61,6 +61,7 @@ class PaletteJourneyTest {
 
         tieAShade(page);
         assertThat(page.locator(".part-tie")).containsText("follows Rope");
+        putInAnotherOrder(page);
         int wet = colourOf("Wet rope");
         assertThat(wet).isNotEqualTo(ROPE);
 
@@ -73,6 +74,10 @@ class PaletteJourneyTest {
         box.click(1500, 1000);
         box.expectSaved();
 
+        Page ledger = page.context().newPage();
+        ledger.navigate(pond.url() + "/projects/" + work.project() + "/ledger");
+        assertThat(ledger.locator("#page")).containsText("Wet rope");
+
         page.bringToFront();
         page.locator(".part-stone").first().click();
         page.locator(".mixer-text").fill("#3a5a9c");
@@ -80,6 +85,7 @@ class PaletteJourneyTest {
         assertThat(page.locator(".mixer-said")).containsText("2 regions on 2 sheets change");
         page.getByText("Change Rope everywhere").click();
         assertThat(page.locator("#said")).containsText("Changed Rope");
+        assertThat(ledger.locator("#page [fill='#3a5a9c']").first()).isVisible();
         int wetNow = colourOf("Wet rope");
         assertThat(wetNow).isNotEqualTo(wet);
         expectShown(boxes, 500, 1000, 0x3a5a9c);
@@ -117,6 +123,24 @@ class PaletteJourneyTest {
         page.locator("#mixer-tie").check();
         page.getByText("Take as new").click();
         assertThat(page.locator(".part")).hasCount(3);
+    }
+
+    /** Dragged by its stone, and its menu gone through with the arrow keys. */
+    private static void putInAnotherOrder(Page page) {
+        Locator names = page.locator(".part-name");
+        String second = names.nth(1).inputValue();
+        page.locator(".part-stone").nth(1).dragTo(page.locator(".part-stone").first());
+        assertThat(page.locator("#said")).containsText("Moved a swatch");
+        assertThat(names.first()).hasValue(second);
+        page.locator(".part .menu > button").first().click();
+        page.keyboard().press("ArrowDown");
+        assertThat(page.locator(".part .menu-item").first()).isFocused();
+        page.keyboard().press("ArrowUp");
+        assertThat(page.locator(".part .menu-item:visible").last()).isFocused();
+        page.keyboard().press("Escape");
+        assertThat(page.locator(".part .menu-item:visible")).hasCount(0);
+        page.locator(".part-stone").first().dragTo(page.locator(".part-stone").nth(1));
+        assertThat(names.nth(1)).hasValue(second);
     }
 
     /** The tokens of the card, brought into another project, make the same card. */

@@ -97,8 +97,8 @@ class CarryJourneyTest {
         SheetCarrying carrying = pond.bean(SheetCarrying.class);
         List<Difference> found = carrying.differences(next);
         assertThat(found).hasSize(1);
-        String meant = "{\"key\":\"" + found.get(0).key() + "\",\"isMeant\":true}";
-        visitor.post(work.address(next) + "/check/accepted", meant);
+        visitor.submit(
+                work.address(next) + "/check/accepted", "key", found.get(0).key(), "isMeant", "true");
         assertThat(carrying.differences(next)).isEmpty();
     }
 

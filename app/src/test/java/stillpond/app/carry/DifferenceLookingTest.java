@@ -52,14 +52,14 @@ class DifferenceLookingTest {
         assertThat(counted()).doesNotContain("unlike");
         look();
         assertThat(counted()).contains("1 unlike other sheets");
-        String found = visitor.get(work.address(next) + "/check/differences").body();
-        assertThat(found).contains(work.scarf().id().toString(), model.title());
+        String found = visitor.get(work.address(next) + "/check").body();
+        assertThat(found).contains("Wear Scarf", model.title());
 
         work.lay(next, work.scarf().id(), 1125, 1105);
         assertThat(counted()).as("mended").doesNotContain("unlike");
         work.lay(next, work.coat().id(), 1125, 1105);
-        String key = found.replaceAll("(?s).*\"key\":\"([^\"]+)\".*", "$1");
-        visitor.post(work.address(next) + "/check/accepted", "{\"key\":\"" + key + "\",\"isMeant\":true}");
+        String key = found.replaceAll("(?s).*value=\"(unlike [^\"]+)\".*", "$1");
+        visitor.submit(work.address(next) + "/check/accepted", "key", key, "isMeant", "true");
         assertThat(counted()).as("meant").doesNotContain("unlike");
     }
 
@@ -76,7 +76,6 @@ class DifferenceLookingTest {
     @Test
     void aSheetThatIsGoneIsLeftAlone() {
         looking.run(UUID.randomUUID(), () -> {});
-        assertThat(visitor.get(work.address(next) + "/check/differences").statusCode())
-                .isEqualTo(200);
+        assertThat(visitor.get(work.address(next) + "/check").statusCode()).isEqualTo(200);
     }
 }

@@ -287,7 +287,7 @@ class LineColourTest {
                         .body())
                 .contains("2 strokes");
         assertThat(visitor.get(work.address(sheet) + "/check").body())
-                .contains("\"kind\":\"LIGHT_LINE\"", "\"strokes\":[" + Places.stroke(stroke(0)) + "]");
+                .contains("A line lighter than its sides", "data-places=\"" + stroke(0) + "\"");
     }
 
     private ChangeOutcome make(Fill fill, Integer... places) {

@@ -205,7 +205,8 @@ class LayersTest {
         assertThat(progress.filledRegions()).isEqualTo(1);
         assertThat(progress.regions()).isEqualTo(4);
         assertThat(visitor.get(address() + "/check").body())
-                .contains("\"layerName\":\"Front\"", "\"layerName\":\"Back\"");
+                .as("what is missed here, and how much on the other layer")
+                .contains("No fill yet", "on the layer Front");
     }
 
     @Test
