@@ -67,8 +67,8 @@ class GapsJourneyTest {
         Page page = desk.page();
         desk.take("Coat");
         page.locator("#gaps-dammed").click();
-        page.locator(".place-row").first().hover();
-        page.locator(".place-row").first().getByText("Open it").click();
+        page.locator("#gaps .place-row").first().hover();
+        page.locator("#gaps .place-row").first().getByText("Open it").click();
         desk.expectLeft("1 of 1 regions left");
 
         desk.click(1500, 1000);
@@ -104,7 +104,7 @@ class GapsJourneyTest {
         desk.expectLeft("3 of 3 regions left");
         desk.page().locator("#gaps-dammed").click();
         desk.press("j");
-        assertThat(desk.page().locator(".place-row.is-chosen")).hasCount(1);
+        assertThat(desk.page().locator("#gaps .place-row.is-chosen")).hasCount(1);
         desk.press("l");
         desk.expectLeft("2 of 2 regions left");
         desk.press("Control+z");

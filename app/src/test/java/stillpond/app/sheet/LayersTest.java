@@ -206,7 +206,7 @@ class LayersTest {
         assertThat(progress.regions()).isEqualTo(4);
         assertThat(visitor.get(address() + "/check").body())
                 .as("what is missed here, and how much on the other layer")
-                .contains("No fill yet", "on the layer Front");
+                .contains("No fill yet", "1 on the layer Back");
     }
 
     @Test
