@@ -176,7 +176,7 @@ export class GapsDrawer {
         "p",
         {
           className:
-            "gap-acts hidden col-span-full gap-[0.35rem] [&_.button]:gap-[0.3rem] [&_.button]:min-h-[32px] [&_.button]:py-0 [&_.button]:px-2 [&_.button]:text-[0.84rem]",
+            "gap-acts hidden in-[.place-row:hover]:flex in-[.place-row:focus-within]:flex in-[.place-row.is-chosen]:flex col-span-full gap-[0.35rem] [&_.button]:gap-[0.3rem] [&_.button]:min-h-[32px] [&_.button]:py-0 [&_.button]:px-2 [&_.button]:text-[0.84rem]",
         },
         this.act(gap.isShut ? "Keep it" : "Dam it", "D", i, "SHUT"),
         this.act(gap.isShut ? "Open it" : "Leave open", "L", i, "OPEN"),
