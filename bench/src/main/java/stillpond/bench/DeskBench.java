@@ -20,12 +20,11 @@ import stillpond.core.ink.InkPlane;
 final class DeskBench {
 
     private static final double LEAST_LINE_PX = 40;
-    private static final int SHADOWS = 40;
     /** How large a shadow is on the screen, from its middle. */
     private static final double SHADOW_PX = 28;
 
     private static final int MOST_WHEELS = 20;
-    private static final Effort FULL = new Effort(3, 20, 15, 31, 5);
+    private static final Effort FULL = new Effort(3, 20, 15, 31, 5, 40);
 
     /** Tasks that hold up the main thread, and the time from a press until the frame after it has been drawn. */
     private static final String WATCH = """
@@ -68,8 +67,9 @@ final class DeskBench {
     /**
      * @param rounds how often the sheet is opened again
      * @param steps of the pointer across the page
+     * @param shadows that lie on it for the last frame, a multiple of 8
      */
-    record Effort(int rounds, int clicks, int steps, int frames, int dams) {}
+    record Effort(int rounds, int clicks, int steps, int frames, int dams, int shadows) {}
 
     /**
      * Medians and longest ones, in milliseconds.
@@ -196,14 +196,14 @@ final class DeskBench {
         page.locator("#tool-fill").click();
     }
 
-    /** Draws forty of them by hand, all over the page. */
+    /** Draws them by hand, in rows of eight, all over the page. */
     private void drawShadows() {
         page.locator("#tool-shadow").click();
         View view = view();
         double[] size = pageSize();
-        for (int i = 0; i < SHADOWS; i++) {
-            double[] at =
-                    view.onScreen(new Point(size[0] * (i % 8 + 0.5) / 8, size[1] * (i / 8 + 0.5) / (SHADOWS / 8.0)));
+        for (int i = 0; i < effort.shadows; i++) {
+            double[] at = view.onScreen(
+                    new Point(size[0] * (i % 8 + 0.5) / 8, size[1] * (i / 8 + 0.5) / (effort.shadows / 8.0)));
             for (int step = 0; step <= 12; step++) {
                 double angle = 2 * Math.PI * step / 13;
                 page.mouse().move(at[0] + SHADOW_PX * Math.cos(angle), at[1] + SHADOW_PX * Math.sin(angle));

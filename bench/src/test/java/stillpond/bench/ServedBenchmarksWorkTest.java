@@ -34,7 +34,7 @@ class ServedBenchmarksWorkTest {
 
     @Test
     void theDeskIsMeasuredAtWork() throws Exception {
-        DeskBench.Figures figures = new DeskBench(page(), url, new DeskBench.Effort(1, 2, 3, 3, 1))
+        DeskBench.Figures figures = new DeskBench(page(), url, new DeskBench.Effort(1, 2, 3, 3, 1, 8))
                 .enter()
                 .measure(1);
         assertThat(List.of(
