@@ -28,8 +28,10 @@ import stillpond.core.ledger.PartsOnSheet;
 import stillpond.core.ledger.PartsTable;
 import stillpond.core.palette.Card;
 import stillpond.core.palette.Palette;
+import stillpond.core.palette.Reaching;
 import stillpond.core.palette.Staging;
 import stillpond.core.palette.SwatchColours;
+import stillpond.core.palette.Turns;
 import stillpond.core.refusal.Refusal;
 
 /** Puts together what is compared. */
@@ -85,6 +87,7 @@ class Comparing {
      * A sheet at the head of the table.
      *
      * @param light under which it is
+     * @param turns what is another there than on the sheet before, in words
      * @param at where it is worked on
      * @param picture where its small picture is
      * @param smallWidth of that, in pixels
@@ -93,6 +96,7 @@ class Comparing {
             UUID id,
             String title,
             String light,
+            List<String> turns,
             String at,
             Sheet sheet,
             String picture,
@@ -197,15 +201,26 @@ class Comparing {
 
     List<Column> columns(UUID project, List<Sheet> compared, Filter filter) {
         Staging staging = stagings.of(project);
-        return compared.stream().map(sheet -> column(sheet, filter, staging)).toList();
+        List<Card> cards = palettes.of(project).cards();
+        List<Column> columns = new ArrayList<>();
+        Optional<Reaching.Place> before = Optional.empty();
+        for (Sheet sheet : compared) {
+            Reaching.Place place = new Reaching.Place(sheet.scene(), sheet.id());
+            List<String> turns = before.map(last -> Turns.between(staging, last, place, cards))
+                    .orElse(List.of());
+            columns.add(column(sheet, filter, staging, turns));
+            before = Optional.of(place);
+        }
+        return columns;
     }
 
-    private static Column column(Sheet sheet, Filter filter, Staging staging) {
+    private static Column column(Sheet sheet, Filter filter, Staging staging, List<String> turns) {
         SmallPicture small = SmallPicture.of(sheet);
         return new Column(
                 sheet.id(),
                 sheet.title(),
                 staging.lit(sheet.scene(), sheet.id()).name(),
+                turns,
                 "/projects/" + sheet.project() + "/sheets/" + sheet.id(),
                 sheet,
                 small.address() + "?light=" + filter.shown(),
