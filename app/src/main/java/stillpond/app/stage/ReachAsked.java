@@ -65,7 +65,7 @@ record ReachAsked(String change, String colour, String name) {
     private Meant colouring(Palette palette, UUID id) {
         Swatch swatch = palette.swatch(id).orElseThrow(() -> new Refusal("This swatch is not there any more."));
         Card card = palette.cardOf(id).orElseThrow();
-        Srgb other = colour.isBlank() ? swatch.colour() : Srgb.ofHex(colour);
+        Srgb other = colour.isBlank() ? palette.colourOf(id).orElseThrow() : Srgb.ofHex(colour);
         String called = name.isBlank() ? swatch.name() + " " + other.hex() : name;
         return new Meant(
                 new Reaching.Colouring(card.id(), id, other, called),

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.SignedIn;
 import stillpond.app.history.Steps;
-import stillpond.app.history.TakenBack;
+import stillpond.app.page.TakenBack;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.palette.Stagings;
