@@ -9,7 +9,7 @@ import java.util.Random;
 import stillpond.core.colour.Srgb;
 import stillpond.core.ledger.NearTwins;
 
-/** The pages that look over a whole project of 200 sheets with 1000 cells each: ledger, find, and compare for a scene of 40; and near twins among 5000 colours. */
+/** The pages that look over a whole project of many sheets with 1000 cells each: ledger, find, the project, change some sheets, and compare and the sheet to sign for a scene of 40; and near twins among 5000 colours. */
 final class LedgerBench {
 
     private static final int ROUNDS = 9;
@@ -42,11 +42,12 @@ final class LedgerBench {
 
     public static void main(String[] args) throws Exception {
         nearTwins();
-        GrownDemo.grow(ServedDatabase.ofEnvironment(), GrownDemo.SHEETS);
+        int sheets = args.length > 1 ? Integer.parseInt(args[1]) : GrownDemo.SHEETS;
+        GrownDemo.grow(ServedDatabase.ofEnvironment(), sheets);
         try (HeadlessChromium chromium = new HeadlessChromium()) {
             Page page = chromium.newContext().newPage();
             page.setDefaultTimeout(120_000);
-            new LedgerBench(page, GrownDemo.SHEETS, ROUNDS).run(args[0]).forEach(System.out::println);
+            new LedgerBench(page, sheets, ROUNDS).run(args[0]).forEach(System.out::println);
         }
     }
 
@@ -65,7 +66,17 @@ final class LedgerBench {
         String scene = page.locator("select[name=scene] option")
                 .filter(new Locator.FilterOptions().setHasText("Copies 0"))
                 .getAttribute("value");
-        figures.addAll(firstPicture(project + "/compare?scene=" + scene));
+        figures.addAll(pictures("the project", project, "main img"));
+        figures.addAll(pictures("the ledger", project + "/ledger", "main tbody tr, main li"));
+        figures.addAll(pictures("find", project + "/find?swatch=" + swatch, ".find-sheets li"));
+        figures.addAll(pictures("change some sheets", project + "/reach", "[name=sheet]"));
+        String compared = Math.min(sheets, GrownDemo.IN_SCENE) + " sheets";
+        figures.addAll(
+                pictures("to sign, " + compared, project + "/compare/consistency?scene=" + scene, "main tbody tr"));
+        figures.addAll(pictures(
+                "compare, parts by " + compared,
+                project + "/compare?scene=" + scene,
+                ".compare-table tbody tr:not(.compare-group)"));
         return figures;
     }
 
@@ -86,8 +97,8 @@ final class LedgerBench {
         return Figure.of(what, took);
     }
 
-    /** From asking for the page to the first paint that shows something of it. */
-    private List<Figure> firstPicture(String address) {
+    /** From asking for a page to the first paint that shows something of it, and until all of it is there. @param shows what it must have */
+    private List<Figure> pictures(String what, String address, String shows) {
         List<Double> took = new ArrayList<>();
         List<Double> whole = new ArrayList<>();
         for (int round = 0; round < rounds; round++) {
@@ -98,14 +109,13 @@ final class LedgerBench {
             whole.add(((Number) page.evaluate("() => performance.getEntriesByType('navigation')[0].loadEventEnd"))
                     .doubleValue());
         }
-        int parts = page.locator(".compare-table tbody tr:not(.compare-group)").count();
-        if (parts == 0) {
-            throw new IllegalStateException("Nothing was compared.");
+        int count = page.locator(shows).count();
+        if (count == 0) {
+            throw new IllegalStateException(address + " shows nothing.");
         }
-        String size = parts + " parts by " + Math.min(sheets, GrownDemo.IN_SCENE) + " sheets";
         return List.of(
-                Figure.of("compare, " + size + ", first picture", took),
-                Figure.of("compare, " + size + ", with every crop", whole));
+                Figure.of(what + " (" + count + "), first picture", took),
+                Figure.of(what + " (" + count + "), all of it", whole));
     }
 
     private static void nearTwins() {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -17,17 +18,21 @@ import stillpond.app.sheet.LayerShadows;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.carry.CarriedClosures;
 import stillpond.core.carry.CarriedGroups;
 import stillpond.core.carry.Carry;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Places;
+import stillpond.core.gap.DamState;
+import stillpond.core.gap.Dams;
+import stillpond.core.gap.Openings;
 import stillpond.core.ledger.CellGroup;
 import stillpond.core.ledger.CellGroups;
 import stillpond.core.refusal.Refusal;
 import stillpond.core.shadow.Shadow;
 
-/** Lays what is sure on a sheet, with what comes along: line colours, shadows and groups. */
+/** Lays what is sure on a sheet, with what comes along: closures, line colours, shadows and groups. */
 @Service
 class SureLaying {
 
@@ -98,8 +103,12 @@ class SureLaying {
                 .reduce(Carried.NOTHING, Carried::and);
     }
 
-    private Carried carry(CarryPage there, UUID author, List<CarryPage> pages, UUID change) {
-        SheetCarrying.Matched matched = carrying.match(there, pages, false, false);
+    private Carried carry(CarryPage before, UUID author, List<CarryPage> pages, UUID change) {
+        SheetCarrying.Matched seen = carrying.match(before, pages, false, false);
+        Optional<UUID> dammed = carryClosures(before, author, pages, seen.likes());
+        // Dams make other regions, which are looked at anew.
+        CarryPage there = dammed.isPresent() ? drawings.of(before.sheet()) : before;
+        SheetCarrying.Matched matched = dammed.isPresent() ? carrying.match(there, pages, false, false) : seen;
         SheetCarrying.Proposals proposals = matched.proposals();
         Map<Integer, Fill> laid = proposals.sure();
         // Somebody may have filled something while it was looked at: that stands, and so does what is locked.
@@ -108,7 +117,7 @@ class SureLaying {
         groups.of(there.layer().id()).groups().stream()
                 .filter(CellGroup::isLocked)
                 .forEach(group -> laid.keySet().removeAll(group.cells()));
-        List<UUID> made = new ArrayList<>();
+        List<UUID> made = new ArrayList<>(dammed.stream().toList());
         if (lays(there.sheet(), author, new ChangeRequest.Lay(change, proposals.layer(), laid))) {
             made.add(change);
         }
@@ -127,6 +136,26 @@ class SureLaying {
                 (int) laid.keySet().stream().filter(Places::isStroke).count(),
                 proposals.shadows().size());
         return new Carried(counted, made, doubts);
+    }
+
+    /** Returns the change; empty if nothing is to be said about any gap. */
+    private Optional<UUID> carryClosures(
+            CarryPage there, UUID author, List<CarryPage> pages, List<Carry.Proposal> likes) {
+        Map<Integer, DamState> states = new HashMap<>();
+        Openings openings = sheets.openings(there.layer());
+        Dams said = sheets.dams(there.layer());
+        for (int source = 0; source < pages.size(); source++) {
+            CarryPage page = pages.get(source);
+            CarriedClosures.of(sheets.openings(page.layer()), sheets.dams(page.layer()), page.regions(), source)
+                    .map(closures -> closures.onto(likes, openings, said))
+                    .orElse(Map.of())
+                    .forEach(states::putIfAbsent);
+        }
+        UUID change = UUID.randomUUID();
+        ChangeRequest.Dam dam = new ChangeRequest.Dam(change, there.layer().id(), states, OptionalDouble.empty());
+        boolean isMade =
+                !states.isEmpty() && changes.make(there.sheet().id(), author, dam) instanceof ChangeOutcome.Made;
+        return isMade ? Optional.of(change) : Optional.empty();
     }
 
     /** Returns the change; empty if there was nothing to change. */

@@ -194,6 +194,12 @@ public class Sheets {
                 fills.findByKeyLayerId(layer.id()).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
     }
 
+    /** The gaps of a layer, dammed or not. */
+    @Transactional(readOnly = true)
+    public Openings openings(Layer layer) {
+        return layerDams.openings(layer);
+    }
+
     @Transactional(readOnly = true)
     public Dams dams(Layer layer) {
         return layerDams.of(layer);

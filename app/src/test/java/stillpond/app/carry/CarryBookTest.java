@@ -3,21 +3,28 @@ package stillpond.app.carry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LayerGroups;
 import stillpond.app.sheet.Planes;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
@@ -25,6 +32,9 @@ import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 import stillpond.core.fill.Fill;
 import stillpond.core.format.PlaneCodec;
+import stillpond.core.gap.DamState;
+import stillpond.core.gap.Opening;
+import stillpond.core.gap.Point;
 
 /**
  * A run over several sheets, and the queue of what it is in doubt of. Places are in the units of the drawing, 600 x 400. Three sheets are laid; what the belt
@@ -196,6 +206,52 @@ class CarryBookTest {
 
         visitor.submit(address + "/" + run.id() + "/take-back", "sheet", "0");
         assertThat(groups.of(present(3).layer().id()).groups()).isEmpty();
+    }
+
+    /** A line across her coat stops short of its side; on the model somebody has said whether fills run through there. */
+    @Test
+    void whatWasSaidOfAGapComesAlongAndIsTakenBackWithTheRun() {
+        for (int step : new int[] {5, 6}) {
+            String cut = new String(Drawings.person("translate(" + 40 * step + " 0)"), StandardCharsets.UTF_8)
+                    .replace("M130 210H240", "M130 180H216M130 210H240");
+            book.add(work.bringToDesk(cut.getBytes(StandardCharsets.UTF_8)));
+        }
+        lay(5, coat, 185, 165);
+        lay(5, coat, 185, 195);
+        lay(5, scarf, 185, 100);
+        int gap = gapBeside(5);
+        boolean isShut = pond.bean(Sheets.class).dams(present(5).layer()).isShut(gap, gaps(5).get(gap));
+        DamState said = isShut ? DamState.OPEN : DamState.SHUT;
+        pond.bean(SheetChanges.class)
+                .make(
+                        book.get(5).id(),
+                        work.account(),
+                        new ChangeRequest.Dam(
+                                UUID.randomUUID(), present(5).layer().id(), Map.of(gap, said), OptionalDouble.empty()));
+
+        CarryRuns.Shown run = carry(List.of(5), List.of(6));
+        assertThat(pond.bean(Sheets.class).dams(present(6).layer()).of(gapBeside(6)))
+                .isEqualTo(said);
+        assertThat(worn(6, 185, 165)).isEqualTo(Fill.flat(coat));
+        visitor.submit(address + "/" + run.id() + "/take-back");
+        assertThat(pond.bean(Sheets.class).dams(present(6).layer()).of(gapBeside(6)))
+                .isEqualTo(DamState.BY_REACH);
+    }
+
+    private List<Opening> gaps(int sheet) {
+        return pond.bean(Sheets.class).openings(present(sheet).layer()).openings();
+    }
+
+    /** Between the end of the line across the coat and its side. */
+    private int gapBeside(int sheet) {
+        double scale = present(sheet).layer().widthPx() / 600.0;
+        Point place = new Point(scale * (228 + 40 * sheet), scale * 180);
+        List<Opening> gaps = gaps(sheet);
+        return IntStream.range(0, gaps.size())
+                .boxed()
+                .filter(i -> gaps.get(i).middle().distanceTo(place) < 12 * scale)
+                .min(Comparator.comparingDouble(i -> gaps.get(i).middle().distanceTo(place)))
+                .orElseThrow();
     }
 
     private Sheet present(int sheet) {

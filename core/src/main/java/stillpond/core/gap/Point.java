@@ -27,7 +27,8 @@ public record Point(double x, double y) {
         return Math.hypot(x, y);
     }
 
-    double distanceTo(Point other) {
+    /** In the unit of the points. */
+    public double distanceTo(Point other) {
         return Math.hypot(x - other.x, y - other.y);
     }
 
