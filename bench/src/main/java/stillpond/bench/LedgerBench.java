@@ -103,6 +103,7 @@ final class LedgerBench {
         List<Double> whole = new ArrayList<>();
         for (int round = 0; round < rounds; round++) {
             page.navigate(address);
+            page.waitForFunction("() => performance.getEntriesByName('first-contentful-paint').length > 0");
             took.add(((Number)
                             page.evaluate("() => performance.getEntriesByName('first-contentful-paint')[0].startTime"))
                     .doubleValue());

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import stillpond.core.cell.Box;
 import stillpond.core.gap.DamState;
 import stillpond.core.gap.Dams;
 import stillpond.core.gap.Opening;
@@ -17,7 +18,7 @@ import stillpond.core.gap.Point;
 import stillpond.core.gap.Regions;
 
 /**
- * Brings what somebody has said about gaps over to the gaps at the same place of another drawing, in the pose in which the regions beside them were found there. Dams drawn by hand do not come along: they part cells that the
+ * Brings what somebody has said about gaps over to the gaps at the same place of another drawing, in the pose in which the nearest region was found there. Dams drawn by hand do not come along: they part cells that the
  * other drawing has not.
  *
  * @param openings of the drawing that they come from
@@ -69,13 +70,19 @@ public record CarriedClosures(Openings openings, Dams said, Regions regions, int
         return poses;
     }
 
-    /** That of a region on either side of a gap. */
+    /** That of the region that is nearest to a gap: those beside it may be others there just because nothing was said about it. */
     private Optional<Pose> pose(Opening opening, Map<Integer, Pose> poses) {
-        return Stream.of(opening.first(), opening.second())
-                .map(regions::of)
-                .filter(poses::containsKey)
-                .map(poses::get)
-                .findFirst();
+        Point middle = opening.middle();
+        return openings.cells().cells().stream()
+                .filter(cell -> poses.containsKey(regions.of(cell.number())))
+                .min(Comparator.comparingDouble(cell -> away(middle, cell.box())))
+                .map(cell -> poses.get(regions.of(cell.number())));
+    }
+
+    private static double away(Point point, Box box) {
+        double x = Math.max(0, Math.max(box.xStart() - point.x(), point.x() - box.xEndExclusive()));
+        double y = Math.max(0, Math.max(box.yStart() - point.y(), point.y() - box.yEndExclusive()));
+        return Math.hypot(x, y);
     }
 
     private static Optional<Integer> same(Opening opening, Pose pose, Openings there) {

@@ -68,9 +68,19 @@ class CarriedClosuresTest {
     }
 
     @Test
-    void withoutASureLikeBesideItNothingIsSaid() {
+    void withoutASureLikeNothingIsSaid() {
         assertThat(carry(NOTHING.shutting(Set.of(0)), NOTHING, like(0, 0.6))).isEmpty();
-        assertThat(carry(NOTHING.shutting(Set.of(0)), NOTHING, like(2, 0.99))).isEmpty();
+        assertThat(carry(NOTHING.shutting(Set.of(0)), NOTHING)).isEmpty();
+    }
+
+    @Test
+    void theNearestSureLikeSaysThePose() {
+        Carry.Proposal elsewhere =
+                new Carry.Proposal(0, List.of(new Carry.Choice(1, 0, 0, 0.99, 0.8, new Pose(1, 0, 500, 500, false))));
+        assertThat(carry(NOTHING.shutting(Set.of(0)), NOTHING, elsewhere, like(2, 0.99)))
+                .as("the third cell is nearest to a gap on its right")
+                .containsExactly(entry(0, SHUT));
+        assertThat(carry(NOTHING.shutting(Set.of(0)), NOTHING, elsewhere)).isEmpty();
     }
 
     @Test
