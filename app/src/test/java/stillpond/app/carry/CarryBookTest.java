@@ -218,7 +218,10 @@ class CarryBookTest {
         }
         lay(5, coat, 185, 165);
         lay(5, coat, 185, 195);
-        lay(5, scarf, 185, 100);
+        lay(5, coat, 185, 260);
+        for (int[] place : new int[][] {{185, 100}, {185, 221}, {156, 320}, {216, 320}, {282, 250}, {282, 222}}) {
+            lay(5, scarf, place[0], place[1]);
+        }
         int gap = gapBeside(5);
         boolean isShut = pond.bean(Sheets.class).dams(present(5).layer()).isShut(gap, gaps(5).get(gap));
         DamState said = isShut ? DamState.OPEN : DamState.SHUT;
