@@ -101,61 +101,6 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             order by sc.position, sc.title, sc.id, s.position, s.title""")
     List<WornRegions> countWearing(UUID[] swatches);
 
-    /** How much of each sheet of a project wears each swatch; shares are of the sheet. */
-    @NativeQuery("""
-            select f.swatch_id as swatch, s.id as sheet, s.title as title, count(distinct cell.region) as regions,
-                   sum(coalesce(cell.area, 0) / (1.0 * l.width_px * l.height_px)) as share
-            from sheet s
-            join layer l on l.sheet_id = s.id and l.is_current
-            join layer_cells c on c.layer_id = l.id
-            cross join lateral unnest(c.regions, c.areas) with ordinality as cell (region, area, number)
-            join cell_wears f on f.layer_id = l.id and f.cell = cell.number - 1
-            where s.project_id = :project and s.removed_at is null
-                  and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
-            group by f.swatch_id, s.id, s.title, s.position
-            order by s.position, s.title""")
-    List<WornSwatch> countBySwatch(UUID project, UUID scene);
-
-    /** How many strokes and shadows of each sheet of a project wear each swatch. */
-    @NativeQuery("""
-            select f.swatch_id as swatch, s.id as sheet, s.title as title,
-                   count(distinct f.cell) filter (where f.cell > -1073741824) as strokes,
-                   count(distinct f.cell) filter (where f.cell <= -1073741824) as shadows
-            from sheet s
-            join layer l on l.sheet_id = s.id and l.is_current
-            join cell_wears f on f.layer_id = l.id and f.cell < 0
-            where s.project_id = :project and s.removed_at is null
-                  and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
-            group by f.swatch_id, s.id, s.title, s.position
-            order by s.position, s.title""")
-    List<WornBesideCells> countBesideCells(UUID project, UUID scene);
-
-    /** One row of {@link #countBesideCells}. */
-    interface WornBesideCells {
-        UUID getSwatch();
-
-        UUID getSheet();
-
-        String getTitle();
-
-        long getStrokes();
-
-        long getShadows();
-    }
-
-    /** One row of {@link #countBySwatch}. */
-    interface WornSwatch {
-        UUID getSwatch();
-
-        UUID getSheet();
-
-        String getTitle();
-
-        long getRegions();
-
-        double getShare();
-    }
-
     /** One row of {@link #countWearing}. */
     interface WornRegions {
         UUID getSheet();
@@ -175,28 +120,4 @@ interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
             insert into cell_fill (layer_id, cell, swatch_id, made)
             select :to, cell, swatch_id, made from cell_fill where layer_id = :from""")
     void copy(UUID from, UUID to);
-
-    @NativeQuery("""
-            select s.id as sheet,
-                   (select count(*) from
-                       (select 1 from layer l
-                        join layer_cells c on c.layer_id = l.id
-                        cross join unnest(c.regions, c.areas) with ordinality as cell (region, area, number)
-                        left join cell_fill f on f.layer_id = l.id and f.cell = cell.number - 1
-                        where l.sheet_id = s.id and l.is_current and coalesce(cell.area, 1) > 0
-                        group by l.id, cell.region
-                        having bool_and(f.cell is not null)) as filled) as filled,
-                   (select coalesce(sum(l.region_count), 0) from layer l
-                    where l.sheet_id = s.id and l.is_current) as regions
-            from sheet s where s.project_id = :project""")
-    List<CountedRegions> countFilled(UUID project);
-
-    /** One row of {@link #countFilled}. */
-    interface CountedRegions {
-        UUID getSheet();
-
-        long getFilled();
-
-        long getRegions();
-    }
 }

@@ -36,6 +36,7 @@ public class Sheets {
     private final CellFillRepository fills;
     private final LayerDams layerDams;
     private final LayerStrokes layerStrokes;
+    private final KeptCounts counts;
     private final Planes planes;
     private final Projects projects;
     private final TransactionTemplate transaction;
@@ -48,6 +49,7 @@ public class Sheets {
             CellFillRepository fills,
             LayerDams layerDams,
             LayerStrokes layerStrokes,
+            KeptCounts counts,
             Planes planes,
             Projects projects,
             TransactionTemplate transaction,
@@ -58,6 +60,7 @@ public class Sheets {
         this.fills = fills;
         this.layerDams = layerDams;
         this.layerStrokes = layerStrokes;
+        this.counts = counts;
         this.planes = planes;
         this.projects = projects;
         this.transaction = transaction;
@@ -226,10 +229,7 @@ public class Sheets {
     }
 
     /** How far each sheet of a project is, by sheet. */
-    @Transactional(readOnly = true)
     public Map<UUID, Progress> progress(UUID project) {
-        return fills.countFilled(project).stream()
-                .map(counted -> new Progress(counted.getSheet(), counted.getFilled(), counted.getRegions()))
-                .collect(Collectors.toMap(Progress::sheet, Function.identity()));
+        return counts.progress(project).stream().collect(Collectors.toMap(Progress::sheet, Function.identity()));
     }
 }

@@ -27,11 +27,13 @@ public class WornSwatches {
     private final CellFillRepository fills;
     private final LayerFills layerFills;
     private final History history;
+    private final KeptCounts counts;
 
-    WornSwatches(CellFillRepository fills, LayerFills layerFills, History history) {
+    WornSwatches(CellFillRepository fills, LayerFills layerFills, History history, KeptCounts counts) {
         this.fills = fills;
         this.layerFills = layerFills;
         this.history = history;
+        this.counts = counts;
     }
 
     /** How many regions, strokes and shadows of a sheet wear some swatches. */
@@ -47,40 +49,8 @@ public class WornSwatches {
     public record Use(UUID swatch, UUID sheet, String title, long regions, long strokes, long shadows, double share) {}
 
     /** Every swatch that something wears, sheet by sheet, in a project or one of its scenes. */
-    @Transactional(readOnly = true)
     public List<Use> inUse(UUID project, Optional<UUID> scene) {
-        Map<List<UUID>, Use> uses = new LinkedHashMap<>();
-        fills.countBySwatch(project, scene.orElse(null))
-                .forEach(each -> uses.put(
-                        List.of(each.getSwatch(), each.getSheet()),
-                        new Use(
-                                each.getSwatch(),
-                                each.getSheet(),
-                                each.getTitle(),
-                                each.getRegions(),
-                                0,
-                                0,
-                                each.getShare())));
-        fills.countBesideCells(project, scene.orElse(null))
-                .forEach(each -> uses.merge(
-                        List.of(each.getSwatch(), each.getSheet()),
-                        new Use(
-                                each.getSwatch(),
-                                each.getSheet(),
-                                each.getTitle(),
-                                0,
-                                each.getStrokes(),
-                                each.getShadows(),
-                                0),
-                        (flat, beside) -> new Use(
-                                flat.swatch(),
-                                flat.sheet(),
-                                flat.title(),
-                                flat.regions(),
-                                beside.strokes(),
-                                beside.shadows(),
-                                flat.share())));
-        return List.copyOf(uses.values());
+        return counts.inUse(project, scene);
     }
 
     /** Only sheets that wear one of them. */

@@ -36,6 +36,9 @@ class TravelTablesTest {
             "press_ink",
             "plane",
             "fill_swatch",
+            "layer_version",
+            "layer_count",
+            "layer_worn",
             "unknown_part");
 
     @Test

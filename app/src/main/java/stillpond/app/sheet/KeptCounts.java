@@ -1,0 +1,121 @@
+package stillpond.app.sheet;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * How much of each layer of a project is filled, and with what. It is kept; only layers that have changed since it was asked for last are counted. That they have is told by the version that the
+ * database raises with each change of their fills or regions.
+ */
+@Service
+@Transactional
+class KeptCounts {
+
+    private static final String STALE = """
+            select l.id, coalesce(v.version, 0) as version
+            from sheet s
+            join layer l on l.sheet_id = s.id and l.is_current
+            left join layer_version v on v.layer_id = l.id
+            left join layer_count c on c.layer_id = l.id
+            where s.project_id = :project and c.version is distinct from coalesce(v.version, 0)""";
+
+    /** In one statement, which sees fills and versions of one moment. */
+    private static final String COUNT = "with stale as materialized (" + STALE + """
+            ), cells as materialized (
+                select stale.id as layer_id, cell.region, cell.area, cell.number - 1 as cell
+                from stale
+                join layer_cells c on c.layer_id = stale.id
+                cross join lateral unnest(c.regions, c.areas) with ordinality as cell (region, area, number)
+            ), flat as (
+                select c.layer_id, w.swatch_id, count(distinct c.region) as regions, sum(coalesce(c.area, 0)) as area
+                from cells c join cell_wears w on w.layer_id = c.layer_id and w.cell = c.cell
+                group by c.layer_id, w.swatch_id
+            ), beside as (
+                select w.layer_id, w.swatch_id,
+                       count(distinct w.cell) filter (where w.cell > -1073741824) as strokes,
+                       count(distinct w.cell) filter (where w.cell <= -1073741824) as shadows
+                from stale join cell_wears w on w.layer_id = stale.id and w.cell < 0
+                group by w.layer_id, w.swatch_id
+            ), fresh as materialized (
+                select layer_id, swatch_id, coalesce(regions, 0) as regions, coalesce(area, 0) as area,
+                       coalesce(strokes, 0) as strokes, coalesce(shadows, 0) as shadows
+                from flat full join beside using (layer_id, swatch_id)
+            ), gone as (
+                delete from layer_worn worn using stale
+                where worn.layer_id = stale.id and not exists (
+                    select 1 from fresh where fresh.layer_id = worn.layer_id and fresh.swatch_id = worn.swatch_id)
+            ), put as (
+                insert into layer_worn (layer_id, swatch_id, regions, area, strokes, shadows)
+                select layer_id, swatch_id, regions, area, strokes, shadows from fresh
+                on conflict (layer_id, swatch_id) do update set regions = excluded.regions, area = excluded.area,
+                    strokes = excluded.strokes, shadows = excluded.shadows
+            ), filled as (
+                select layer_id, count(*) as regions
+                from (select c.layer_id from cells c
+                      left join cell_fill f on f.layer_id = c.layer_id and f.cell = c.cell
+                      where coalesce(c.area, 1) > 0
+                      group by c.layer_id, c.region
+                      having bool_and(f.cell is not null)) as whole
+                group by layer_id
+            )
+            insert into layer_count (layer_id, version, filled)
+            select stale.id, stale.version, coalesce(filled.regions, 0)
+            from stale left join filled on filled.layer_id = stale.id
+            on conflict (layer_id) do update set version = excluded.version, filled = excluded.filled""";
+
+    private final JdbcClient database;
+
+    KeptCounts(JdbcClient database) {
+        this.database = database;
+    }
+
+    /** How many regions of all layers of a sheet there are, and how many wear something all over. */
+    List<Progress> progress(UUID project) {
+        renew(project);
+        return database.sql("""
+                select s.id as sheet, coalesce(sum(c.filled), 0) as filled_regions, coalesce(sum(l.region_count), 0) as regions
+                from sheet s
+                left join layer l on l.sheet_id = s.id and l.is_current
+                left join layer_count c on c.layer_id = l.id
+                where s.project_id = :project
+                group by s.id""").param("project", project).query(Progress.class).list();
+    }
+
+    /** Each swatch that something on each sheet wears, in a project or one of its scenes. */
+    List<WornSwatches.Use> inUse(UUID project, Optional<UUID> scene) {
+        renew(project);
+        return database.sql("""
+                select w.swatch_id as swatch, s.id as sheet, s.title, sum(w.regions) as regions, sum(w.strokes) as strokes,
+                       sum(w.shadows) as shadows, sum(w.area / (1.0 * l.width_px * l.height_px)) as share
+                from sheet s
+                join layer l on l.sheet_id = s.id and l.is_current
+                join layer_worn w on w.layer_id = l.id
+                where s.project_id = :project and s.removed_at is null
+                      and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
+                group by w.swatch_id, s.id, s.title, s.position
+                order by s.position, s.title""")
+                .param("project", project)
+                .param("scene", scene.map(UUID::toString).orElse(null))
+                .query(WornSwatches.Use.class)
+                .list();
+    }
+
+    /** One at a time for a project: what one has counted the next need not. */
+    private void renew(UUID project) {
+        boolean isStale = database.sql("select exists (" + STALE + ")")
+                .param("project", project)
+                .query(Boolean.class)
+                .single();
+        if (isStale) {
+            database.sql("select 1 from (select pg_advisory_xact_lock(hashtextextended(:project, 0))) as locked")
+                    .param("project", "counts of " + project)
+                    .query(Integer.class)
+                    .single();
+            database.sql(COUNT).param("project", project).update();
+        }
+    }
+}
