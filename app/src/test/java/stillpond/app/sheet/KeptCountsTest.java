@@ -10,7 +10,6 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import stillpond.app.history.Steps;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
@@ -53,7 +52,9 @@ class KeptCountsTest {
                 .isEqualTo(Map.of(work.coat().id(), 1L, work.scarf().id(), 1L));
         work.lay(sheet, work.scarf().id(), 50, 100);
         assertThat(regions(sheet)).isEqualTo(Map.of(work.scarf().id(), 2L));
-        pond.bean(Steps.class).undoNext(work.project(), work.account());
+        UUID latest = work.line(sheet.id(), work.account()).undoable().get(0).id();
+        pond.bean(SheetChanges.class)
+                .make(sheet.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), latest));
         assertThat(regions(sheet))
                 .isEqualTo(Map.of(work.coat().id(), 1L, work.scarf().id(), 1L));
         assertThat(regions(other)).isEmpty();
