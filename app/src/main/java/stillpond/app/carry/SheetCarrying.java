@@ -23,6 +23,7 @@ import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.carry.CarriedShadows;
 import stillpond.core.carry.Carry;
+import stillpond.core.carry.MutualLikes;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Places;
@@ -241,7 +242,7 @@ class SheetCarrying {
         return isAnyColoured ? lines.on(sheets.strokes(layer), worn) : Map.of();
     }
 
-    /** Filled regions whose sure likes on other sheets, of the same scene or models, all wear something else. */
+    /** Filled regions whose likes on other sheets, of the same scene or models, all wear something else; see {@link MutualLikes}. */
     List<Difference> differences(Sheet target) {
         UUID project = target.project();
         UUID scene = target.scene();
@@ -253,11 +254,9 @@ class SheetCarrying {
                 .limit(MOST_COMPARED)
                 .forEach(source -> {
                     FillLabels labels = new FillLabels();
-                    List<Carry.Source> from = drawings.layersOf(project, List.of(source.sheet())).stream()
+                    drawings.layersOf(project, List.of(source.sheet())).stream()
                             .map(layer -> drawings.of(layer).source(labels))
-                            .toList();
-                    Carry.from(from, there.drawing()).stream()
-                            .filter(Carry.Proposal::isSure)
+                            .flatMap(from -> MutualLikes.between(from, there.drawing()).stream())
                             .forEach(proposal -> said.computeIfAbsent(proposal.region(), any -> new TreeMap<>())
                                     .computeIfAbsent(
                                             labels.fill(

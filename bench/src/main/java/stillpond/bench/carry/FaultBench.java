@@ -19,7 +19,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import stillpond.bench.carry.PlantedFault.Kind;
 import stillpond.bench.flats.DemoTruth;
-import stillpond.core.carry.Carry;
+import stillpond.core.carry.MutualLikes;
 import stillpond.core.cell.CellPlane;
 import stillpond.core.check.Finding;
 import stillpond.core.check.SheetCheck;
@@ -109,8 +109,7 @@ final class FaultBench {
         List<String> sources = new ArrayList<>(MODELS);
         scene.stream().filter(each -> !each.equals(sheet)).forEach(sources::add);
         for (String source : sources) {
-            Carry.from(List.of(pages.get(source).asSource()), pages.get(sheet).drawing()).stream()
-                    .filter(Carry.Proposal::isSure)
+            MutualLikes.between(pages.get(source).asSource(), pages.get(sheet).drawing())
                     .forEach(proposal -> found.computeIfAbsent(proposal.region(), any -> new TreeSet<>())
                             .add(proposal.choices().get(0).label()));
         }

@@ -211,4 +211,23 @@ class CarryTest {
         assertThat(Carry.from(List.of(new Carry.Source(model.drawing(), nothing)), model.drawing()))
                 .isEmpty();
     }
+
+    @Test
+    void likesThatHoldBothWaysAreOfTheSamePartAndOfHerAlone() {
+        Page model = draw(new AffineTransform());
+        Map<int[], Shape> two = person();
+        two.put(new int[] {-7}, new Ellipse2D.Double(20, 30, 60, 44));
+        Page posed = draw(two, AffineTransform.getTranslateInstance(30, 20));
+        List<Carry.Proposal> likes =
+                MutualLikes.between(new Carry.Source(model.drawing(), model.labels()), posed.drawing());
+        assertThat(likes).hasSizeGreaterThanOrEqualTo(6);
+        assertThat(likes).allSatisfy(like -> {
+            int label = like.choices().get(0).label();
+            assertThat(posed.labels()[like.region()]).isEqualTo(label);
+            assertThat(model.labels()[like.choices().get(0).from()]).isEqualTo(label);
+        });
+        assertThat(likes.stream().map(like -> like.choices().get(0).from()))
+                .as("each is like another")
+                .doesNotHaveDuplicates();
+    }
 }
