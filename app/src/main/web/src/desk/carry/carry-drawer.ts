@@ -24,6 +24,8 @@ export class CarryDrawer {
   private readonly place = byId("carry");
   private readonly button = byId("carry-button");
   private sources: SourceSheet[] = [];
+  /** Whoever asks before the list of sheets is there means what it will offer. */
+  private loaded = Promise.resolve();
   private sure: Proposal[] = [];
   /** Strokes by the swatch that they get along with what is sure. */
   private lines = new Map<Fill, number[]>();
@@ -74,7 +76,7 @@ export class CarryDrawer {
     this.place.hidden = !open;
     this.button.setAttribute("aria-expanded", String(open));
     if (open) {
-      void this.loadSources();
+      this.loaded = this.loadSources();
     } else if (this.sure.length + this.doubtful.length > 0) {
       this.forget();
     }
@@ -164,6 +166,7 @@ export class CarryDrawer {
   }
 
   private async ask(): Promise<void> {
+    await this.loaded;
     const sources = this.chosenSources;
     if (sources.length === 0) {
       this.tell("Choose a sheet to carry from.");
