@@ -76,7 +76,7 @@ export class CarryDrawer {
     this.place.hidden = !open;
     this.button.setAttribute("aria-expanded", String(open));
     if (open) {
-      this.loaded = this.loadSources();
+      this.loaded = this.loadSources().catch((error: unknown) => this.tell((error as Error).message));
     } else if (this.sure.length + this.doubtful.length > 0) {
       this.forget();
     }
