@@ -9,7 +9,7 @@ import java.util.Random;
 import stillpond.core.colour.Srgb;
 import stillpond.core.ledger.NearTwins;
 
-/** The pages that look over a whole project of many sheets with 1000 cells each: ledger, find, the project, change some sheets, and compare and the sheet to sign for a scene of 40; and near twins among 5000 colours. */
+/** The pages that look over a whole project of many sheets with 1000 cells each: ledger, find, the project, change some sheets, the sheet to sign, and compare for a scene of 40; and near twins among 5000 colours. */
 final class LedgerBench {
 
     private static final int ROUNDS = 9;
@@ -71,8 +71,7 @@ final class LedgerBench {
         figures.addAll(pictures("find", project + "/find?swatch=" + swatch, ".find-sheets li"));
         figures.addAll(pictures("change some sheets", project + "/reach", "[name=sheet]"));
         String compared = Math.min(sheets, GrownDemo.IN_SCENE) + " sheets";
-        figures.addAll(
-                pictures("to sign, " + compared, project + "/compare/consistency?scene=" + scene, "main tbody tr"));
+        figures.addAll(pictures("to sign, all sheets", project + "/compare/consistency", "main tbody tr"));
         figures.addAll(pictures(
                 "compare, parts by " + compared,
                 project + "/compare?scene=" + scene,

@@ -3,6 +3,8 @@ package stillpond.app.shelf;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -10,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.SignedIn;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.SheetOrder;
+import stillpond.app.sheet.Sheets;
 
 /** The small menus on the project page; each act leads back to the page. */
 @Controller
@@ -19,11 +22,21 @@ class ArrangeController {
     private static final String BACK = "redirect:/projects/{project}";
 
     private final SheetOrder sheets;
+    private final Sheets all;
     private final Projects projects;
 
-    ArrangeController(SheetOrder sheets, Projects projects) {
+    ArrangeController(SheetOrder sheets, Sheets all, Projects projects) {
         this.sheets = sheets;
+        this.all = all;
         this.projects = projects;
+    }
+
+    /** What is in the menu of a sheet. */
+    @GetMapping("/sheets/{sheet}/arrange")
+    String arrange(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
+        model.addAttribute("sheet", all.get(project, sheet));
+        model.addAttribute("scenes", projects.scenes(project));
+        return "shelf/arrange :: arrange";
     }
 
     @PostMapping("/sheets/{sheet}/rename")

@@ -11,6 +11,7 @@ import stillpond.app.project.Projects;
 import stillpond.app.project.Scene;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
+import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 import stillpond.core.fill.Fill;
 import stillpond.core.format.UnreadableFile;
@@ -118,5 +119,20 @@ class SheetOrderTest {
                 .filter(sheet -> sheet.scene().equals(scene))
                 .map(Sheet::title)
                 .toList();
+    }
+
+    @Test
+    void theMenuOfASheetOffersWhatCanBeDoneWithItAndTheOtherScenes() {
+        Scene other = projects.addScene(work.project(), "Elsewhere");
+        String menu = Visitor.signedIn(pond, work.person())
+                .get("/projects/" + work.project() + "/sheets/" + first.id() + "/arrange")
+                .body();
+        assertThat(menu)
+                .contains(
+                        "Copy with its fills",
+                        "Move later",
+                        "Elsewhere",
+                        other.id().toString());
+        assertThat(menu).doesNotContain(work.scene().toString());
     }
 }
