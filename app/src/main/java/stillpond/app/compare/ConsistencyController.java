@@ -41,10 +41,12 @@ class ConsistencyController {
         this.consistency = consistency;
     }
 
+    /** @param from the place of the first sheet that the table shows, from 0 */
     @GetMapping
     String page(
             @PathVariable UUID project,
             @RequestParam Optional<UUID> card,
+            @RequestParam(defaultValue = "0") int from,
             @AuthenticationPrincipal SignedIn person,
             Model model) {
         Consistency.Shown shown = consistency.of(project, card);
@@ -56,7 +58,7 @@ class ConsistencyController {
                         .toList());
         model.addAttribute("card", card.orElse(null));
         model.addAttribute("shown", shown);
-        model.addAttribute("view", ConsistencyView.of(shown));
+        model.addAttribute("view", ConsistencyView.of(shown, from));
         model.addAttribute("maySign", projects.may(project, person.id(), Right.SIGN_CONSISTENCY));
         return "compare/consistency";
     }

@@ -12,8 +12,25 @@ import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SmallPicture;
 import stillpond.core.ledger.ConsistencySheet;
 
-/** The consistency sheet as its page shows it: all of it at a glance, card by card, and what stands out one by one. */
-record ConsistencyView(Map<String, List<ConsistencySheet.Line>> groups, List<Notable> open, List<Notable> accepted) {
+/**
+ * The consistency sheet as its page shows it: parts by sheets at a glance, card by card, so many sheets at a time; and what stands out on any sheet one by one.
+ *
+ * @param sheets those that are shown, {@code from} the place of the first of them among all, from 0
+ * @param open the first of what nobody has accepted, {@code openCount} how many there are
+ */
+record ConsistencyView(
+        List<Sheet> sheets,
+        int from,
+        Map<String, List<Row>> groups,
+        List<Notable> open,
+        int openCount,
+        List<Notable> accepted) {
+
+    static final int SHEETS_AT_ONCE = 40;
+    private static final int MOST_OPEN = 60;
+
+    /** A part on the sheets that are shown. */
+    record Row(ConsistencySheet.Line line, List<ConsistencySheet.Cell> cells) {}
 
     /**
      * Something that stands out.
@@ -30,13 +47,16 @@ record ConsistencyView(Map<String, List<ConsistencySheet.Line>> groups, List<Not
             SmallPicture picture,
             @Nullable Crop crop) {}
 
-    static ConsistencyView of(Consistency.Shown shown) {
-        Map<String, List<ConsistencySheet.Line>> groups = new LinkedHashMap<>();
+    /** @param first the place of the first sheet that is shown */
+    static ConsistencyView of(Consistency.Shown shown, int first) {
+        int from = Math.max(0, Math.min(first, shown.sheets().size() - 1));
+        int to = Math.min(from + SHEETS_AT_ONCE, shown.sheets().size());
+        Map<String, List<Row>> groups = new LinkedHashMap<>();
         List<Notable> open = new ArrayList<>();
         List<Notable> accepted = new ArrayList<>();
         for (ConsistencySheet.Line line : shown.table().lines()) {
             groups.computeIfAbsent(line.among().isEmpty() ? line.card() : line.among(), name -> new ArrayList<>())
-                    .add(line);
+                    .add(new Row(line, line.cells().subList(from, to)));
             for (int i = 0; i < shown.sheets().size(); i++) {
                 ConsistencySheet.Cell cell = line.cells().get(i);
                 if (cell.standsOut()) {
@@ -45,7 +65,8 @@ record ConsistencyView(Map<String, List<ConsistencySheet.Line>> groups, List<Not
                 }
             }
         }
-        return new ConsistencyView(groups, open, accepted);
+        List<Notable> shownOpen = open.subList(0, Math.min(MOST_OPEN, open.size()));
+        return new ConsistencyView(shown.sheets().subList(from, to), from, groups, shownOpen, open.size(), accepted);
     }
 
     private static Notable notable(ConsistencySheet.Line line, ConsistencySheet.Cell cell, Sheet sheet) {

@@ -98,6 +98,15 @@ class ConsistencyTest {
     }
 
     @Test
+    void aBookIsShownSoManySheetsAtATimeAndWhatStandsOutOnAny() {
+        assertThat(lead.get(at + "?from=1").body())
+                .contains("Sheets 2 to 2 of 2", "those before", "One thing stands out")
+                .doesNotContain("those after");
+        assertThat(lead.get(at + "?from=999").body()).contains("Sheets 2 to 2 of 2");
+        assertThat(lead.get(at + "?from=-7").body()).doesNotContain("Sheets 1 to");
+    }
+
+    @Test
     void whatBelongsToAnotherProjectIsNotFound() {
         Work other = Work.begin(pond);
         assertThat(lead.get(at + "?card="
