@@ -242,7 +242,9 @@ class DemoTest {
                 "/compare/consistency",
                 "/carry",
                 "/lights",
-                "/proposals")) {
+                "/proposals",
+                "/reach",
+                "/reach?change=light%20plain")) {
             page.navigate(project + way);
             assertAccessible(page, axe);
         }
