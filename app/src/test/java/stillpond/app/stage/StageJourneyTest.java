@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.awt.image.BufferedImage;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -86,6 +87,25 @@ class StageJourneyTest {
         press("Take my last change back");
         assertThat(page.getByText("Taken back: Changed the light Dusk.")).isVisible();
         assertThat(rgb(small(), 500)).isEqualTo(COAT.packed());
+    }
+
+    @Test
+    void anotherColourIsSeenOnEverySheetAndTakenFromOneOn() {
+        Sheet next = work.bringToDesk(Drawings.threeBoxesLower());
+        work.lay(next, work.coat().id(), 500, 1000);
+        page.navigate(pond.url() + project + "/reach");
+        assertThat(page.getByText("Take it on what is ticked")).isDisabled();
+        page.locator("[name=change]").selectOption("Coat in another colour");
+        page.locator("input[name=colour]").fill("#3a5a9c");
+        Locator pictures = page.locator("main img");
+        assertThat(pictures.first()).hasAttribute("src", Pattern.compile("try=.*%233a5a9c"));
+        page.getByText("from here on").click();
+        assertThat(page.locator("[name=sheet]").first()).not().isChecked();
+        page.getByText("Take it on what is ticked").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("Taken on 1 sheet.");
+        assertThat(rgb(visitor.picture(work.address(next) + "/small.png"), 500)).isEqualTo(0x3a5a9c);
+        assertThat(rgb(small(), 500)).isEqualTo(COAT.packed());
+        assertThat(browser.complaints()).isEmpty();
     }
 
     @Test
