@@ -72,7 +72,7 @@ class ReachController {
         Staging staging = stagings.of(project);
         Optional<ReachAsked.Meant> meant = new ReachAsked(change, colour, name).meant(palette, staging);
         List<Sheet> all = sheets.inReadingOrder(project);
-        Map<UUID, String> words = meant.map(each -> wornWords(each)).orElse(Map.of());
+        Map<UUID, String> words = meant.map(this::wornWords).orElse(Map.of());
         model.addAttribute("project", projects.get(project));
         model.addAttribute("scenes", titles(project));
         model.addAttribute(
