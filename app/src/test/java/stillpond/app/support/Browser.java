@@ -43,13 +43,16 @@ public final class Browser implements AutoCloseable {
             .setViewportSize(1100, 720)
             .setReducedMotion(ReducedMotion.REDUCE));
 
+    /** An answer such as "not taken"; and what was on its way when a page was left, or while the server was away. */
+    private static final List<String> PART_OF_THE_WORK =
+            List.of("the server responded with a status of 4", "htmx: htmx:error: Failed to fetch");
+
     private final List<String> complaints = new CopyOnWriteArrayList<>();
 
     public Page newPage() {
         Page page = context.newPage();
         page.onConsoleMessage(message -> {
-            // An answer such as "not taken" is part of the work, not a fault of the page.
-            if (message.type().equals("error") && !message.text().contains("the server responded with a status of 4")) {
+            if (message.type().equals("error") && PART_OF_THE_WORK.stream().noneMatch(message.text()::contains)) {
                 complaints.add(message.text());
             }
         });
