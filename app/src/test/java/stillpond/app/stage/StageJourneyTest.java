@@ -95,8 +95,8 @@ class StageJourneyTest {
         work.lay(next, work.coat().id(), 500, 1000);
         page.navigate(pond.url() + project + "/reach");
         assertThat(page.getByText("Take it on what is ticked")).isDisabled();
-        page.locator("[name=change]").selectOption("Coat in another colour");
-        page.locator("input[name=colour]").fill("#3a5a9c");
+        page.locator("select[name=change]").selectOption("Coat in another colour");
+        page.locator("input[type=color]").fill("#3a5a9c");
         Locator pictures = page.locator("main img");
         assertThat(pictures.first()).hasAttribute("src", Pattern.compile("try=.*%233a5a9c"));
         page.getByText("from here on").click();
