@@ -36,6 +36,7 @@ import stillpond.app.sheet.Sheets;
 import stillpond.app.sheet.Showing;
 import stillpond.core.format.PngWriter;
 import stillpond.core.ink.Picture;
+import stillpond.core.ledger.FillNames;
 import stillpond.core.palette.Palette;
 import stillpond.core.refusal.Refusal;
 import stillpond.core.stack.Stack;
@@ -228,19 +229,11 @@ class LayerController {
     private static HereView view(SheetLayers.Here here, Palette palette) {
         Standing standing = here.layer().standing();
         List<UUID> swatches = here.fill().swatches();
-        String names = swatches.isEmpty()
-                ? "empty"
-                : String.join(
-                        ", ",
-                        swatches.stream()
-                                .map(id -> palette.swatch(id)
-                                        .map(each -> each.name())
-                                        .orElse("a removed swatch"))
-                                .toList());
+        String name = swatches.isEmpty() ? "empty" : FillNames.of(here.fill(), palette);
         String colour = swatches.isEmpty()
                 ? "none"
                 : palette.colourOf(swatches.get(0)).map(each -> each.hex()).orElse("none");
-        return new HereView(standing.layer(), standing.name(), here.cell(), names, colour);
+        return new HereView(standing.layer(), standing.name(), here.cell(), name, colour);
     }
 
     /** The layers on one side of the one that is worked on, as they are now. */

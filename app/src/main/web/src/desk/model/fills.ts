@@ -465,20 +465,20 @@ export class Fills {
 
   nameOf(fill: Fill): string {
     const made = madeOf(fill);
-    const name = (swatch: Fill | undefined) => this.swatches.get(swatch ?? "")?.name ?? "a lost swatch";
+    const name = (swatch: Fill | undefined) => this.swatches.get(swatch ?? "")?.name ?? "A removed swatch";
     if (!made) {
       return "No fill";
     }
     switch (made.kind) {
       case "flat":
         if (made.tone < 100) {
-          return `${name(made.swatch)}, ${made.tone} % tone`;
+          return `${name(made.swatch)} at ${made.tone} %`;
         }
         return made.opacity === 100
           ? (this.swatches.get(fill)?.name ?? "No fill")
-          : `${name(made.swatch)} at ${made.opacity} %`;
+          : `${name(made.swatch)} at ${made.opacity} % opacity`;
       case "pattern":
-        return `${name(made.inks[1] ?? made.inks[0])} pattern on ${name(made.inks[0])}`;
+        return `${made.motif.includes("-") ? "pattern" : made.motif} in ${name(made.inks[0])}`;
       default:
         return `${name(made.stops[0]?.swatch)} to ${name(made.stops.at(-1)?.swatch)}`;
     }

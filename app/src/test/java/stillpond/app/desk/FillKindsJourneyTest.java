@@ -221,7 +221,7 @@ class FillKindsJourneyTest {
         for (int i = 0; i < 3; i++) {
             desk.press("Shift+Comma");
         }
-        assertThat(page.locator("#present .held-name")).hasText("Coat, 70 % tone");
+        assertThat(page.locator("#present .held-name")).hasText("Coat at 70 %");
         desk.click(800, 1000);
         desk.expectSaved();
         int coat = lightness(0x2f6f5e);
