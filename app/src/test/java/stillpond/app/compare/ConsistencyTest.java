@@ -103,7 +103,10 @@ class ConsistencyTest {
                 .contains("Sheets 2 to 2 of 2", "those before", "One thing stands out")
                 .doesNotContain("those after");
         assertThat(lead.get(at + "?from=999").body()).contains("Sheets 2 to 2 of 2");
-        assertThat(lead.get(at + "?from=-7").body()).doesNotContain("Sheets 1 to");
+        assertThat(lead.get(at + "?from=-7").body())
+                .as("from the first, and all of it")
+                .contains("One thing stands out")
+                .doesNotContain("Sheets 1 to");
     }
 
     @Test
