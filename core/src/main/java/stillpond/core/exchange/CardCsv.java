@@ -5,6 +5,7 @@ import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,11 +22,13 @@ import stillpond.core.palette.Card;
 import stillpond.core.palette.Paint;
 import stillpond.core.palette.Palette;
 import stillpond.core.palette.Swatch;
+import stillpond.core.palette.Tie;
+import stillpond.core.refusal.Refusal;
 
 /** Cards as a table of comma-separated values (RFC 4180). What we write is safe to open in a spreadsheet: no field can be taken for a formula. */
 public final class CardCsv {
 
-    private static final String[] COLUMNS = {"card", "name", "part", "colour", "spot", "follows", "how", "note"};
+    private static final String[] COLUMNS = {"card", "name", "part", "colour", "spot", "follows", "how", "tie", "note"};
     private static final String FORMULA_STARTS = " =+-@|%\t\r\n\uff1d\uff0b\uff0d\uff20\uff5c";
 
     private CardCsv() {}
@@ -48,9 +51,7 @@ public final class CardCsv {
     private static Object[] row(Card card, Swatch swatch, Palette palette) {
         String spot = swatch.paint() instanceof Paint.Spot each ? each.ink() : "";
         Optional<Paint.Tied> tied = swatch.paint() instanceof Paint.Tied each ? Optional.of(each) : Optional.empty();
-        String follows = tied.flatMap(each -> palette.swatch(each.source()))
-                .map(Swatch::name)
-                .orElse("");
+        String follows = tied.flatMap(each -> source(each, card, palette)).orElse("");
         return new Object[] {
             safe(card.name()),
             safe(swatch.name()),
@@ -59,8 +60,21 @@ public final class CardCsv {
             safe(spot),
             safe(follows),
             tied.map(each -> each.tie().words()).map(CardCsv::safe).orElse(""),
+            // A mix needs a second swatch, which the table has no name for.
+            tied.filter(each -> !(each.tie() instanceof Tie.Mix))
+                    .map(each -> safe(each.tie().text()))
+                    .orElse(""),
             safe(swatch.note())
         };
+    }
+
+    /** The name of what it follows, with its card in front if that is another. */
+    private static Optional<String> source(Paint.Tied tied, Card card, Palette palette) {
+        return palette.swatch(tied.source()).map(source -> {
+            boolean isOwn = card.swatches().stream().anyMatch(each -> each.id().equals(source.id()));
+            String of = palette.cardOf(source.id()).map(Card::name).orElse("");
+            return isOwn ? source.name() : of + "/" + source.name();
+        });
     }
 
     /** A field that no spreadsheet takes for a formula: a leading apostrophe makes it take it for text. */
@@ -75,7 +89,7 @@ public final class CardCsv {
     }
 
     /**
-     * Reads a table with at least the columns name and colour, separated by commas, semicolons or tabs. Ties come in as colours: a table has no place for them.
+     * Reads a table with at least the columns name and colour, separated by commas, semicolons or tabs. What follows a swatch of the table goes on following it; what follows another one comes in as its colour.
      *
      * @throws UnreadableCards if it is no such table
      */
@@ -109,6 +123,7 @@ public final class CardCsv {
     private static Arrival rows(CSVParser parser) {
         Map<String, List<Swatch>> byCard = new LinkedHashMap<>();
         List<Problem> problems = new ArrayList<>();
+        Map<UUID, Following> following = new LinkedHashMap<>();
         int count = 0;
         for (CSVRecord row : parser) {
             String place = "line " + (parser.getCurrentLineNumber());
@@ -125,14 +140,64 @@ public final class CardCsv {
                 String spot = field(row, "spot");
                 Paint paint = spot.isBlank() ? new Paint.Process(colour.get()) : new Paint.Spot(spot, colour.get());
                 String card = field(row, "card").isBlank() ? "Table" : field(row, "card");
-                byCard.computeIfAbsent(card, any -> new ArrayList<>())
-                        .add(new Swatch(UUID.randomUUID(), name, field(row, "part"), field(row, "note"), paint));
+                Swatch swatch = new Swatch(UUID.randomUUID(), name, field(row, "part"), field(row, "note"), paint);
+                byCard.computeIfAbsent(card, any -> new ArrayList<>()).add(swatch);
+                if (!field(row, "tie").isBlank()) {
+                    following.put(swatch.id(), new Following(place, card, field(row, "follows"), field(row, "tie")));
+                }
             }
         }
+        Map<UUID, Paint.Tied> ties = ties(byCard, following, problems);
         List<Card> cards = byCard.entrySet().stream()
-                .map(each -> new Card(UUID.randomUUID(), each.getKey(), "", each.getValue()))
+                .map(each -> new Card(
+                        UUID.randomUUID(),
+                        each.getKey(),
+                        "",
+                        each.getValue().stream()
+                                .map(swatch ->
+                                        ties.containsKey(swatch.id()) ? swatch.painted(ties.get(swatch.id())) : swatch)
+                                .toList()))
                 .toList();
         return new Arrival(cards, problems);
+    }
+
+    /** What a row says that it follows. */
+    private record Following(String place, String card, String source, String tie) {}
+
+    /** What is no tie, or would go round in a ring, keeps its colour. */
+    private static Map<UUID, Paint.Tied> ties(
+            Map<String, List<Swatch>> byCard, Map<UUID, Following> following, List<Problem> problems) {
+        Map<String, UUID> byName = new HashMap<>();
+        byCard.forEach((card, swatches) ->
+                swatches.forEach(swatch -> byName.putIfAbsent(card + "/" + swatch.name(), swatch.id())));
+        Map<UUID, Paint.Tied> ties = new HashMap<>();
+        following.forEach((swatch, said) -> {
+            UUID source = byName.getOrDefault(said.card() + "/" + said.source(), byName.get(said.source()));
+            if (source == null) {
+                return;
+            }
+            try {
+                Tie tie = Tie.ofText(said.tie());
+                if (!(tie instanceof Tie.Mix) && !leadsTo(source, swatch, ties)) {
+                    ties.put(swatch, new Paint.Tied(source, tie));
+                }
+            } catch (Refusal refusal) {
+                problems.add(new Problem(said.place(), refusal.getMessage()));
+            }
+        });
+        return ties;
+    }
+
+    private static boolean leadsTo(UUID from, UUID to, Map<UUID, Paint.Tied> ties) {
+        UUID at = from;
+        while (!at.equals(to)) {
+            Paint.Tied next = ties.get(at);
+            if (next == null) {
+                return false;
+            }
+            at = next.source();
+        }
+        return true;
     }
 
     private static String field(CSVRecord row, String column) {

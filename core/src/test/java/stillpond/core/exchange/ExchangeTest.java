@@ -162,9 +162,53 @@ class ExchangeTest {
         String css = new String(CssProperties.write(cards, palette), StandardCharsets.UTF_8);
         assertThat(css).contains("--juniper-coat: #2f6f5e;").contains("--lantern-hill-lamp: #e0301e;");
         Arrival back = CssProperties.read(css.getBytes(StandardCharsets.UTF_8));
-        assertThat(back.cards().get(0).swatches()).hasSize(5);
+        assertThat(back.cards()).extracting(Card::name).containsExactlyElementsOf(names(cards));
+        assertThat(back.cards().get(0).swatches())
+                .extracting(Swatch::name)
+                .containsExactlyElementsOf(
+                        cards.get(0).swatches().stream().map(Swatch::name).toList());
+        assertThat(new String(CssProperties.write(back.cards(), new Palette(back.cards())), StandardCharsets.UTF_8))
+                .as("nothing grows")
+                .isEqualTo(css);
         assertThatThrownBy(() -> CssProperties.read("body { color: red }".getBytes(StandardCharsets.UTF_8)))
                 .isInstanceOf(UnreadableCards.class);
+    }
+
+    private static List<String> names(List<Card> cards) {
+        return cards.stream().map(Card::name).toList();
+    }
+
+    @Test
+    void styleSheetsFromElsewhereAreNamedByTheWordThatAllBeginWith() {
+        Arrival arrival = CssProperties.read(
+                "--marsh-sea: #8fb3b8; --marsh-pale-sand: #dfb981; /* not a name */".getBytes(StandardCharsets.UTF_8));
+        assertThat(arrival.cards()).singleElement().satisfies(card -> {
+            assertThat(card.name()).isEqualTo("Marsh");
+            assertThat(card.swatches()).extracting(Swatch::name).containsExactly("Sea", "not a name");
+        });
+    }
+
+    @Test
+    void whatFollowsASwatchOfTheTableGoesOnFollowingItAndRingsAreLeft() {
+        Arrival back = csv("""
+                card,name,colour,follows,tie
+                Juniper,Coat,#2f6f5e,,
+                Juniper,Lining,#1f5046,Coat,shade 20
+                Bram,Cap,#2f4d70,Juniper/Coat,tint 10
+                Bram,Bad,#2f4d70,Cap,paint 10
+                Bram,Egg,#112233,Hen,shade 5
+                Bram,Hen,#112233,Egg,shade 5
+                """);
+        Swatch coat = back.cards().get(0).swatches().get(0);
+        assertThat(back.cards().get(0).swatches().get(1).paint())
+                .isEqualTo(new Paint.Tied(coat.id(), new Tie.Shade(20)));
+        List<Swatch> bram = back.cards().get(1).swatches();
+        assertThat(bram.get(0).paint()).isEqualTo(new Paint.Tied(coat.id(), new Tie.Tint(10)));
+        assertThat(bram.get(1).paint()).isInstanceOf(Paint.Process.class);
+        assertThat(back.problems()).singleElement();
+        assertThat(bram.subList(2, 4))
+                .filteredOn(swatch -> swatch.paint() instanceof Paint.Tied)
+                .hasSize(1);
     }
 
     private static Paint follows(Swatch source, Tie tie) {
