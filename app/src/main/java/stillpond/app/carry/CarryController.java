@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.Palettes;
@@ -29,14 +31,24 @@ class CarryController {
 
     private final SheetCarrying carrying;
     private final SureLaying laying;
+    private final CarryPages drawings;
+    private final ComingAlong along;
     private final Corrections corrections;
     private final Sheets sheets;
     private final Palettes palettes;
 
     CarryController(
-            SheetCarrying carrying, SureLaying laying, Corrections corrections, Sheets sheets, Palettes palettes) {
+            SheetCarrying carrying,
+            SureLaying laying,
+            CarryPages drawings,
+            ComingAlong along,
+            Corrections corrections,
+            Sheets sheets,
+            Palettes palettes) {
         this.carrying = carrying;
         this.laying = laying;
+        this.drawings = drawings;
+        this.along = along;
         this.corrections = corrections;
         this.sheets = sheets;
         this.palettes = palettes;
@@ -63,17 +75,20 @@ class CarryController {
         return carrying.sources(project, sheet);
     }
 
+    /** @param along what comes along with what is sure, besides what the proposals name */
+    record ProposedMessage(SheetCarrying.Proposals proposals, ComingAlong.Along along) {}
+
     @PostMapping
-    SheetCarrying.Proposals propose(
+    ProposedMessage propose(
             @PathVariable UUID project,
             @PathVariable UUID sheet,
             @RequestParam Optional<UUID> layer,
             @RequestBody @Valid CarryMessage message) {
-        return carrying.propose(
-                sheets.get(project, sheet, layer),
-                message.sources(),
-                message.overFilled(),
-                Boolean.TRUE.equals(message.uncovered()));
+        CarryPage there = drawings.of(sheets.get(project, sheet, layer));
+        List<CarryPage> sources = carrying.pages(project, message.sources());
+        SheetCarrying.Matched matched =
+                carrying.match(there, sources, message.overFilled(), Boolean.TRUE.equals(message.uncovered()));
+        return new ProposedMessage(matched.proposals(), along.on(there, sources, matched.likes()));
     }
 
     @PostMapping("/sure")
@@ -84,6 +99,18 @@ class CarryController {
             @RequestBody @Valid CarryMessage message) {
         return laying.carry(sheets.get(project, sheet), person.id(), message.sources(), layer -> UUID.randomUUID())
                 .laid();
+    }
+
+    /** What comes along with what the desk has laid as sure. */
+    @PostMapping("/along")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void layAlong(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> layer,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestBody @Valid CarryMessage message) {
+        laying.layAlong(sheets.get(project, sheet, layer), person.id(), message.sources());
     }
 
     @PostMapping("/corrections")

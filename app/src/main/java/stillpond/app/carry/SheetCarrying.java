@@ -155,17 +155,6 @@ class SheetCarrying {
         return new HashSet<>(models.values());
     }
 
-    /**
-     * What could be worn by a sheet's layer.
-     *
-     * @param overFilled whether regions that wear something are spoken of too
-     * @param uncovered whether regions that only lie near to what is carried are, too
-     */
-    Proposals propose(Sheet target, List<UUID> sources, boolean overFilled, boolean uncovered) {
-        return match(drawings.of(target), pages(target.project(), sources), overFilled, uncovered)
-                .proposals();
-    }
-
     /** @param likes what the proposals follow from */
     record Matched(Proposals proposals, List<Carry.Proposal> likes) {}
 
@@ -178,12 +167,16 @@ class SheetCarrying {
         return drawings.layersOf(project, sources).stream().map(drawings::of).toList();
     }
 
+    /**
+     * What could be worn by a sheet's layer.
+     *
+     * @param overFilled whether regions that wear something are spoken of too
+     * @param uncovered whether regions that only lie near to what is carried are, too
+     */
     Matched match(CarryPage there, List<CarryPage> pages, boolean overFilled, boolean uncovered) {
         FillLabels labels = new FillLabels();
-        List<Carry.Source> from =
-                pages.stream().map(page -> page.source(labels)).toList();
+        List<Carry.Proposal> likes = likes(there, pages, labels);
         List<Proposal> proposals = new ArrayList<>();
-        List<Carry.Proposal> likes = Carry.from(from, there.drawing());
         for (Carry.Proposal proposal : likes) {
             List<Integer> cells = there.cells(proposal.region()).stream()
                     .filter(cell -> overFilled || there.fills().of(cell).equals(Fill.NONE))
@@ -204,6 +197,14 @@ class SheetCarrying {
                 .forEach((stroke, fill) -> lines.computeIfAbsent(fill.text(), text -> new ArrayList<>())
                         .add(stroke));
         return new Matched(new Proposals(there.layer().id(), proposals, lines, shadows(pages, likes, there)), likes);
+    }
+
+    List<Carry.Proposal> likes(CarryPage there, List<CarryPage> pages) {
+        return likes(there, pages, new FillLabels());
+    }
+
+    private static List<Carry.Proposal> likes(CarryPage there, List<CarryPage> pages, FillLabels labels) {
+        return Carry.from(pages.stream().map(page -> page.source(labels)).toList(), there.drawing());
     }
 
     private List<CarriedShadow> shadows(List<CarryPage> pages, List<Carry.Proposal> likes, CarryPage there) {

@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -18,17 +17,11 @@ import stillpond.app.sheet.LayerShadows;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
-import stillpond.core.carry.CarriedClosures;
-import stillpond.core.carry.CarriedGroups;
 import stillpond.core.carry.Carry;
 import stillpond.core.fill.Fill;
 import stillpond.core.fill.Fills;
 import stillpond.core.fill.Places;
-import stillpond.core.gap.DamState;
-import stillpond.core.gap.Dams;
-import stillpond.core.gap.Openings;
 import stillpond.core.ledger.CellGroup;
-import stillpond.core.ledger.CellGroups;
 import stillpond.core.refusal.Refusal;
 import stillpond.core.shadow.Shadow;
 
@@ -42,6 +35,7 @@ class SureLaying {
     private final SheetChanges changes;
     private final LayerShadows shadows;
     private final LayerGroups groups;
+    private final ComingAlong along;
     private final History history;
 
     SureLaying(
@@ -51,6 +45,7 @@ class SureLaying {
             SheetChanges changes,
             LayerShadows shadows,
             LayerGroups groups,
+            ComingAlong along,
             History history) {
         this.carrying = carrying;
         this.drawings = drawings;
@@ -58,6 +53,7 @@ class SureLaying {
         this.changes = changes;
         this.shadows = shadows;
         this.groups = groups;
+        this.along = along;
         this.history = history;
     }
 
@@ -92,23 +88,26 @@ class SureLaying {
     /**
      * Lays what is sure on regions of a sheet that wear nothing, layer by layer, and says what is in doubt.
      *
-     * @param changeFor the id of the change of a layer's fills: if it was made before, it is not made again
+     * @param changeFor the id of the change of a layer's fills, by that of its standing: if it was made before, it is not made again
      */
     Carried carry(Sheet sheet, UUID author, List<UUID> sources, UnaryOperator<UUID> changeFor) {
         List<CarryPage> pages = carrying.pages(sheet.project(), sources);
         return sheet.layers().stream()
                 .filter(layer -> !layer.standing().isLocked())
                 .map(layer -> carry(
-                        drawings.of(sheet.on(layer.standing().layer())), author, pages, changeFor.apply(layer.id())))
+                        drawings.of(sheet.on(layer.standing().layer())),
+                        author,
+                        pages,
+                        changeFor.apply(layer.standing().layer())))
                 .reduce(Carried.NOTHING, Carried::and);
     }
 
     private Carried carry(CarryPage before, UUID author, List<CarryPage> pages, UUID change) {
         SheetCarrying.Matched seen = carrying.match(before, pages, false, false);
-        Optional<UUID> dammed = carryClosures(before, author, pages, seen.likes());
+        List<UUID> dammed = along.layClosures(before, author, pages, seen.likes());
         // Dams make other regions, which are looked at anew.
-        CarryPage there = dammed.isPresent() ? drawings.of(before.sheet()) : before;
-        SheetCarrying.Matched matched = dammed.isPresent() ? carrying.match(there, pages, false, false) : seen;
+        CarryPage there = dammed.isEmpty() ? before : drawings.of(present(before.sheet()));
+        SheetCarrying.Matched matched = dammed.isEmpty() ? seen : carrying.match(there, pages, false, false);
         SheetCarrying.Proposals proposals = matched.proposals();
         Map<Integer, Fill> laid = proposals.sure();
         // Somebody may have filled something while it was looked at: that stands, and so does what is locked.
@@ -117,14 +116,14 @@ class SureLaying {
         groups.of(there.layer().id()).groups().stream()
                 .filter(CellGroup::isLocked)
                 .forEach(group -> laid.keySet().removeAll(group.cells()));
-        List<UUID> made = new ArrayList<>(dammed.stream().toList());
+        List<UUID> made = new ArrayList<>(dammed);
         if (lays(there.sheet(), author, new ChangeRequest.Lay(change, proposals.layer(), laid))) {
             made.add(change);
         }
         if (!proposals.shadows().isEmpty()) {
             made.add(layShadows(there.sheet(), author, proposals.shadows()));
         }
-        carryGroups(there, author, pages, matched.likes()).ifPresent(made::add);
+        along.layGroups(there, author, pages, matched.likes()).ifPresent(made::add);
         List<Doubt> doubts = proposals.proposals().stream()
                 .filter(proposal -> !proposal.isSure())
                 .map(proposal -> new Doubt(
@@ -138,44 +137,21 @@ class SureLaying {
         return new Carried(counted, made, doubts);
     }
 
-    /** Returns the change; empty if nothing is to be said about any gap. */
-    private Optional<UUID> carryClosures(
-            CarryPage there, UUID author, List<CarryPage> pages, List<Carry.Proposal> likes) {
-        Map<Integer, DamState> states = new HashMap<>();
-        Openings openings = sheets.openings(there.layer());
-        Dams said = sheets.dams(there.layer());
-        for (int source = 0; source < pages.size(); source++) {
-            CarryPage page = pages.get(source);
-            CarriedClosures.of(sheets.openings(page.layer()), sheets.dams(page.layer()), page.regions(), source)
-                    .map(closures -> closures.onto(likes, openings, said))
-                    .orElse(Map.of())
-                    .forEach(states::putIfAbsent);
-        }
-        UUID change = UUID.randomUUID();
-        ChangeRequest.Dam dam = new ChangeRequest.Dam(change, there.layer().id(), states, OptionalDouble.empty());
-        boolean isMade =
-                !states.isEmpty() && changes.make(there.sheet().id(), author, dam) instanceof ChangeOutcome.Made;
-        return isMade ? Optional.of(change) : Optional.empty();
+    private Sheet present(Sheet before) {
+        return sheets.get(
+                before.project(),
+                before.id(),
+                Optional.of(before.layer().standing().layer()));
     }
 
-    /** Returns the change; empty if there was nothing to change. */
-    private Optional<UUID> carryGroups(
-            CarryPage there, UUID author, List<CarryPage> pages, List<Carry.Proposal> likes) {
-        UUID change = UUID.randomUUID();
-        CellGroups before = groups.of(there.layer().id());
-        CellGroups after = groups.change(
-                change, there.sheet(), author, "Carried groups", present -> carried(pages, likes, there, present));
-        return after.equals(before) ? Optional.empty() : Optional.of(change);
-    }
-
-    private CellGroups carried(List<CarryPage> pages, List<Carry.Proposal> likes, CarryPage there, CellGroups present) {
-        CellGroups after = present;
-        for (int source = 0; source < pages.size(); source++) {
-            CarryPage page = pages.get(source);
-            after = new CarriedGroups(page.regions(), source)
-                    .onto(groups.of(page.layer().id()), likes, there.regions(), after, UUID::randomUUID);
-        }
-        return after;
+    /** Lays on a sheet, from its desk, what comes along with the fills that the desk has laid itself. @param sheet with the layer that is worked on */
+    void layAlong(Sheet sheet, UUID author, List<UUID> sources) {
+        List<CarryPage> pages = carrying.pages(sheet.project(), sources);
+        CarryPage there = drawings.of(sheet);
+        List<Carry.Proposal> likes = carrying.likes(there, pages);
+        // First, for dams make other cells.
+        along.layGroups(there, author, pages, likes);
+        along.layClosures(there, author, pages, likes);
     }
 
     /** Returns whether there was anything to lay. */

@@ -20,6 +20,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.sheet.ChangeRequest;
+import stillpond.app.sheet.HandDams;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LayerGroups;
 import stillpond.app.sheet.Planes;
@@ -239,6 +240,50 @@ class CarryBookTest {
         visitor.submit(address + "/" + run.id() + "/take-back");
         assertThat(pond.bean(Sheets.class).dams(present(6).layer()).of(gapBeside(6)))
                 .isEqualTo(DamState.BY_REACH);
+    }
+
+    @Test
+    void aDamDrawnByHandComesAlongFromTheDeskOrWithARun() {
+        for (int step : new int[] {5, 6, 7}) {
+            book.add(work.bringToDesk(Drawings.person("translate(" + 40 * step + " 0)")));
+        }
+        for (int[] place : new int[][] {{185, 180}, {185, 260}}) {
+            lay(5, coat, place[0], place[1]);
+        }
+        for (int[] place : new int[][] {{185, 100}, {185, 221}, {156, 320}, {216, 320}, {282, 250}, {282, 222}}) {
+            lay(5, scarf, place[0], place[1]);
+        }
+        double scale = present(5).layer().widthPx() / 600.0;
+        boolean isDrawn = pond.bean(HandDams.class)
+                .draw(
+                        present(5),
+                        work.account(),
+                        List.of(new Point(scale * 326, scale * 165), new Point(scale * 444, scale * 165)),
+                        seen -> {});
+        assertThat(isDrawn).isTrue();
+        assertThat(drawn(6)).isZero();
+
+        CarryRuns.Shown run = carry(List.of(5), List.of(6));
+        assertThat(drawn(6)).isPositive();
+        assertThat(worn(6, 185, 180)).isEqualTo(Fill.flat(coat));
+        visitor.submit(address + "/" + run.id() + "/take-back");
+        assertThat(drawn(6)).isZero();
+        assertThat(worn(6, 185, 180)).isEqualTo(Fill.NONE);
+
+        String sources = "{\"sources\":[\"" + book.get(5).id() + "\"],\"overFilled\":false}";
+        assertThat(visitor.post(work.address(book.get(7)) + "/carry", sources).body())
+                .contains("\"along\":{\"gaps\":1,\"groups\":0}");
+        visitor.post(work.address(book.get(7)) + "/carry/along", sources);
+        assertThat(drawn(7)).isPositive();
+        assertThat(visitor.post(work.address(book.get(7)) + "/carry", sources).body())
+                .as("there already")
+                .contains("\"along\":{\"gaps\":0,\"groups\":0}");
+    }
+
+    private long drawn(int sheet) {
+        return gaps(sheet).stream()
+                .filter(gap -> gap.kind() == Opening.Kind.HAND)
+                .count();
     }
 
     private List<Opening> gaps(int sheet) {

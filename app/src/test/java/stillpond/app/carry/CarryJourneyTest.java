@@ -124,7 +124,9 @@ class CarryJourneyTest {
         }
         SheetCarrying carrying = pond.bean(SheetCarrying.class);
         int belt = cell(pond.bean(Sheets.class).get(work.project(), next.id()).layer(), mirrored(925), onNext(1105));
-        assertThat(carrying.propose(next, List.of(model.id()), true, false).proposals())
+        CarryPage there = pond.bean(CarryPages.class).of(next);
+        List<CarryPage> models = carrying.pages(work.project(), List.of(model.id()));
+        assertThat(carrying.match(there, models, true, false).proposals().proposals())
                 .filteredOn(proposal -> proposal.cells().contains(belt))
                 .singleElement()
                 .satisfies(proposal -> {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import stillpond.core.carry.Carry;
+import stillpond.core.carry.CarryWeights;
 import stillpond.core.carry.Drawing;
 import stillpond.core.cell.Cell;
 
@@ -22,24 +23,48 @@ record CarryScore(
         int laidOnNothing,
         int nothing) {
 
+    private static final double WRONG = 10;
+
     static final CarryScore NONE = new CarryScore(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
 
     static CarryScore of(CarryCase drawn) {
-        int[] labels = drawn.from().byRegion();
-        int[] truth = drawn.to().byRegion();
-        int[] paper = drawn.to().paper();
-        Drawing from = Drawing.of(drawn.from().openings().cells(), drawn.from().regions());
-        Drawing to = Drawing.of(drawn.to().openings().cells(), drawn.to().regions());
+        return of(Prepared.of(drawn), CarryWeights.shipped());
+    }
+
+    /**
+     * A case as far as no weights matter.
+     *
+     * @param labels by region of the first drawing
+     * @param truth by region of the second, as {@code paper}
+     * @param placed what each would get from the same relative place
+     */
+    record Prepared(Drawing from, int[] labels, Drawing to, int[] truth, int[] paper, int[] placed) {
+
+        static Prepared of(CarryCase drawn) {
+            int[] labels = drawn.from().byRegion();
+            return new Prepared(
+                    Drawing.of(drawn.from().openings().cells(), drawn.from().regions()),
+                    labels,
+                    Drawing.of(drawn.to().openings().cells(), drawn.to().regions()),
+                    drawn.to().byRegion(),
+                    drawn.to().paper(),
+                    samePlace(drawn, labels));
+        }
+    }
+
+    static CarryScore of(Prepared drawn, CarryWeights weights) {
+        int[] truth = drawn.truth();
         int[] proposed = new int[truth.length];
         boolean[] isSure = new boolean[truth.length];
-        for (Carry.Proposal proposal : Carry.from(List.of(new Carry.Source(from, labels)), to)) {
+        List<Carry.Source> sources = List.of(new Carry.Source(drawn.from(), drawn.labels()));
+        for (Carry.Proposal proposal : Carry.from(sources, drawn.to(), weights)) {
             proposed[proposal.region()] = proposal.choices().get(0).label();
             isSure[proposal.region()] = proposal.isSure();
         }
-        int[] placed = samePlace(drawn, labels);
         CarryScore score = NONE;
         for (int region = 0; region < truth.length; region++) {
-            score = score.with(truth[region], proposed[region], isSure[region], placed[region], paper[region]);
+            score = score.with(
+                    truth[region], proposed[region], isSure[region], drawn.placed()[region], drawn.paper()[region]);
         }
         return score;
     }
@@ -92,6 +117,16 @@ record CarryScore(
                 placedArea + other.placedArea,
                 laidOnNothing + other.laidOnNothing,
                 nothing + other.nothing);
+    }
+
+    /** What weights are found by: what is right, of regions and of area, and half of what is sure; wrong ones that are called sure weigh far more. */
+    double merit() {
+        double all = Math.max(1, regions);
+        return right / all
+                + rightArea / Math.max(1, area)
+                + sure / all / 2
+                - WRONG * (sure - sureRight) / all
+                - WRONG * laidOnNothing / Math.max(1, nothing);
     }
 
     /** For each region of the second drawing the label at the same place of the first, both taken relative to the box of all that has a label. */

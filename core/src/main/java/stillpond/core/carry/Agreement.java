@@ -16,23 +16,14 @@ final class Agreement {
 
     private static final int MOST_CANDIDATES = 8;
     private static final int ROUNDS = 8;
-    /** The logit of having no like. This and the weights below were found on made pairs of drawings. */
-    private static final double NOTHING = 0.1;
-    /** How much neighbours weigh against a region itself. */
-    private static final double NEIGHBOURS = 2.4;
-    /** For two neighbours whose likes touch, are one, or are neither. */
-    private static final double TOUCH = 1.35;
-
-    private static final double SAME = 0.75;
-    private static final double APART = -0.95;
-    private static final double UNKNOWN = 0.2;
-
     private final Drawing from;
     private final Drawing to;
     private final List<List<Pairing>> candidates = new ArrayList<>();
     private final double[][] shares;
+    private final CarryWeights weights;
 
-    private Agreement(Drawing from, Drawing to, List<Pairing> pairings) {
+    private Agreement(Drawing from, Drawing to, List<Pairing> pairings, CarryWeights weights) {
+        this.weights = weights;
         this.from = from;
         this.to = to;
         for (int region = 0; region < to.count(); region++) {
@@ -49,8 +40,8 @@ final class Agreement {
         this.shares = new double[to.count()][];
     }
 
-    static Agreement of(Drawing from, Drawing to, List<Pairing> pairings) {
-        Agreement agreement = new Agreement(from, to, pairings);
+    static Agreement of(Drawing from, Drawing to, List<Pairing> pairings, CarryWeights weights) {
+        Agreement agreement = new Agreement(from, to, pairings, weights);
         for (int region = 0; region < to.count(); region++) {
             agreement.shares[region] = agreement.weighed(region, each -> 0);
         }
@@ -80,14 +71,14 @@ final class Agreement {
 
     private double[] weighed(int region, Support support) {
         List<Pairing> all = candidates.get(region);
-        double[] weights = new double[all.size()];
-        double sum = Math.exp(NOTHING);
-        for (int i = 0; i < weights.length; i++) {
-            weights[i] = Math.exp(all.get(i).merit() + NEIGHBOURS * support.of(i));
-            sum += weights[i];
+        double[] odds = new double[all.size()];
+        double sum = Math.exp(weights.nothing());
+        for (int i = 0; i < odds.length; i++) {
+            odds[i] = Math.exp(all.get(i).merit() + weights.neighbours() * support.of(i));
+            sum += odds[i];
         }
         double whole = sum;
-        return Arrays.stream(weights).map(weight -> weight / whole).toArray();
+        return Arrays.stream(odds).map(each -> each / whole).toArray();
     }
 
     private double support(int region, int candidate) {
@@ -103,7 +94,7 @@ final class Agreement {
                 sum += length * share[i] * fit(like, theirs.get(i).from());
                 left -= share[i];
             }
-            sum += length * left * UNKNOWN;
+            sum += length * left * weights.unknown();
             border += length;
         }
         return border == 0 ? 0 : sum / border;
@@ -111,8 +102,8 @@ final class Agreement {
 
     private double fit(int one, int other) {
         if (one == other) {
-            return SAME;
+            return weights.same();
         }
-        return from.neighbours(one).containsKey(other) ? TOUCH : APART;
+        return from.neighbours(one).containsKey(other) ? weights.touch() : weights.apart();
     }
 }

@@ -41,15 +41,18 @@ final class Bending {
     private final Set<Integer> counted;
     private final double size;
     private final Pose start;
+    private final CarryWeights weights;
     private final Pose[] poses;
     private List<Pairing> pairings = List.of();
 
-    private Bending(Drawing from, Set<Integer> meant, Set<Integer> counted, Drawing to, Pose start) {
+    private Bending(
+            Drawing from, Set<Integer> meant, Set<Integer> counted, Drawing to, Pose start, CarryWeights weights) {
         this.from = from;
         this.to = to;
         this.meant = meant;
         this.counted = counted;
         this.start = start;
+        this.weights = weights;
         this.poses = new Pose[from.count()];
         Arrays.fill(poses, start);
         this.size = Math.sqrt(counted.stream()
@@ -61,8 +64,9 @@ final class Bending {
      * @param meant regions of the first drawing that are laid over the second
      * @param counted those of them by which it is told how much has found its like
      */
-    static Bending of(Drawing from, Set<Integer> meant, Set<Integer> counted, Drawing to, Pose start) {
-        Bending bending = new Bending(from, meant, counted, to, start);
+    static Bending of(
+            Drawing from, Set<Integer> meant, Set<Integer> counted, Drawing to, Pose start, CarryWeights weights) {
+        Bending bending = new Bending(from, meant, counted, to, start, weights);
         for (double reach : REACH) {
             bending.pairings = bending.pair();
             bending.follow(thinned(bending.likes()), reach * bending.size);
@@ -184,7 +188,8 @@ final class Bending {
                             Math.log(other.area() / laidArea),
                             distance / Math.sqrt(Math.max(laidArea, other.area())),
                             shape.unlike(other),
-                            pose));
+                            pose,
+                            weights));
                 }
             }
         }

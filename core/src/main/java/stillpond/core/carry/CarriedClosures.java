@@ -3,6 +3,7 @@ package stillpond.core.carry;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,8 +19,8 @@ import stillpond.core.gap.Point;
 import stillpond.core.gap.Regions;
 
 /**
- * Brings what somebody has said about gaps over to the gaps at the same place of another drawing, in the pose in which the nearest region was found there. Dams drawn by hand do not come along: they part cells that the
- * other drawing has not.
+ * Brings what somebody has said about gaps, and the dams that somebody drew by hand, over to the same places of another drawing, in the pose in which the nearest region was found there. Where the
+ * other drawing has a gap, that is dammed in place of drawing anything.
  *
  * @param openings of the drawing that they come from
  * @param said about those
@@ -35,27 +36,77 @@ public record CarriedClosures(Openings openings, Dams said, Regions regions, int
 
     /** @return empty if nothing was said about any */
     public static Optional<CarriedClosures> of(Openings openings, Dams said, Regions regions, int source) {
-        boolean isSaid = !said.shut().isEmpty() || !said.open().isEmpty();
-        return isSaid ? Optional.of(new CarriedClosures(openings, said, regions, source)) : Optional.empty();
+        boolean isAnythingSaid = !said.shut().isEmpty() || !said.open().isEmpty();
+        return isAnythingSaid ? Optional.of(new CarriedClosures(openings, said, regions, source)) : Optional.empty();
+    }
+
+    /**
+     * What is to be done on the other drawing.
+     *
+     * @param states what is to be said about its gaps, by their indices
+     * @param lines dams to draw on it, in pixels of its page
+     */
+    public record Closures(Map<Integer, DamState> states, List<List<Point>> lines) {
+
+        public static final Closures NONE = new Closures(Map.of(), List.of());
+
+        public boolean isNone() {
+            return states.isEmpty() && lines.isEmpty();
+        }
+
+        /** Where both speak of a gap, these count. */
+        public Closures and(Closures others) {
+            Map<Integer, DamState> all = new TreeMap<>(others.states);
+            all.putAll(states);
+            return new Closures(
+                    all, Stream.concat(lines.stream(), others.lines.stream()).toList());
+        }
     }
 
     /**
      * @param proposals for the other drawing; only what is sure counts
      * @param there the gaps of the other drawing
      * @param saidThere what somebody has said about those, which stands
-     * @return what is to be said there, by the index of the gap
      */
-    public Map<Integer, DamState> onto(Collection<Carry.Proposal> proposals, Openings there, Dams saidThere) {
+    public Closures onto(Collection<Carry.Proposal> proposals, Openings there, Dams saidThere) {
         Map<Integer, Pose> poses = poses(proposals);
         Map<Integer, DamState> states = new TreeMap<>();
+        Map<List<Point>, List<Point>> lines = new LinkedHashMap<>();
         Stream.concat(said.shut().stream(), said.open().stream())
                 .sorted()
-                .filter(index -> openings.openings().get(index).kind() != Opening.Kind.HAND)
-                .forEach(index -> pose(openings.openings().get(index), poses)
-                        .flatMap(pose -> same(openings.openings().get(index), pose, there))
-                        .filter(found -> saidThere.of(found) == DamState.BY_REACH)
-                        .ifPresent(found -> states.putIfAbsent(found, said.of(index))));
-        return states;
+                .filter(index -> !isJoin(openings.openings().get(index)))
+                .forEach(index -> {
+                    Opening opening = openings.openings().get(index);
+                    pose(opening, poses)
+                            .ifPresent(pose -> same(opening, pose, there)
+                                    .ifPresentOrElse(
+                                            found -> say(found, said.of(index), saidThere, states),
+                                            () -> draw(opening, pose, said.of(index), lines)));
+                });
+        return new Closures(states, List.copyOf(lines.values()));
+    }
+
+    /** Regions joined by hand are of the fills of one drawing. */
+    private static boolean isJoin(Opening opening) {
+        return opening.kind() == Opening.Kind.HAND && opening.strength() == 0;
+    }
+
+    private static void say(int gap, DamState state, Dams saidThere, Map<Integer, DamState> states) {
+        if (saidThere.of(gap) == DamState.BY_REACH) {
+            states.putIfAbsent(gap, state);
+        }
+    }
+
+    private static void draw(Opening opening, Pose pose, DamState state, Map<List<Point>, List<Point>> lines) {
+        if (opening.kind() == Opening.Kind.HAND && state != DamState.OPEN) {
+            lines.computeIfAbsent(
+                    opening.line(),
+                    line -> line.stream().map(point -> posed(point, pose)).toList());
+        }
+    }
+
+    private static Point posed(Point point, Pose pose) {
+        return new Point(pose.x(point.x(), point.y()), pose.y(point.x(), point.y()));
     }
 
     /** The pose in which each region was found, by its number. */
@@ -86,8 +137,7 @@ public record CarriedClosures(Openings openings, Dams said, Regions regions, int
     }
 
     private static Optional<Integer> same(Opening opening, Pose pose, Openings there) {
-        Point middle = opening.middle();
-        Point place = new Point(pose.x(middle.x(), middle.y()), pose.y(middle.x(), middle.y()));
+        Point place = posed(opening.middle(), pose);
         double width = opening.widthPx() * pose.scale();
         double near = Math.max(SAME_PLACE * there.strokePx(), width / 2);
         List<Opening> others = there.openings();

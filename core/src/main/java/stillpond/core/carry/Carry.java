@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Brings what the regions of one drawing are of over to another drawing of the same things; see the package. */
 public final class Carry {
@@ -21,8 +22,8 @@ public final class Carry {
     /** What a pose that may be an accident says is no more than a guess. */
     private static final double A_GUESS = 0.2;
 
-    /** From this share of the evidence on, where likes overlap enough, 98 of 100 first choices are right on made pairs of drawings. */
-    private static final double SURE = 0.97;
+    /** From this share of the evidence on, where likes overlap enough, 99 of 100 first choices are right on made pairs of drawings and on pairs made of real ones. */
+    private static final double SURE = 0.95;
     /** What lies behind a figure is covered by it too; likes also have about the same outline. */
     private static final double SURE_OVERLAP = 0.3;
 
@@ -88,12 +89,17 @@ public final class Carry {
 
     /** Where several sources speak of a region, each votes; see {@link Votes}. @return for each region for which there is any evidence, in their order */
     public static List<Proposal> from(List<Source> sources, Drawing to) {
+        return from(sources, to, CarryWeights.shipped());
+    }
+
+    /** Likewise, weighed otherwise. */
+    public static List<Proposal> from(List<Source> sources, Drawing to, CarryWeights weights) {
         List<List<Map<Integer, Choice>>> byRegion = new ArrayList<>();
         for (int region = 0; region < to.count(); region++) {
             byRegion.add(new ArrayList<>());
         }
         for (int source = 0; source < sources.size(); source++) {
-            gather(sources.get(source), source, to, byRegion);
+            gather(sources.get(source), source, to, weights, byRegion);
         }
         List<Proposal> proposals = new ArrayList<>();
         for (int region = 0; region < to.count(); region++) {
@@ -105,7 +111,8 @@ public final class Carry {
         return proposals;
     }
 
-    private static void gather(Source source, int number, Drawing to, List<List<Map<Integer, Choice>>> byRegion) {
+    private static void gather(
+            Source source, int number, Drawing to, CarryWeights weights, List<List<Map<Integer, Choice>>> byRegion) {
         int[] labels = source.labels();
         Set<Integer> known = IntStream.range(0, labels.length)
                 .filter(region -> labels[region] >= 0)
@@ -114,8 +121,8 @@ public final class Carry {
         if (known.isEmpty()) {
             return;
         }
-        Evidence evidence = evidence(source.drawing(), known, to);
-        Agreement agreement = Agreement.of(source.drawing(), to, evidence.pairings());
+        Evidence evidence = evidence(source.drawing(), known, to, weights);
+        Agreement agreement = Agreement.of(source.drawing(), to, evidence.pairings(), weights);
         for (int region = 0; region < to.count(); region++) {
             Map<Integer, Choice> own = new TreeMap<>();
             List<Pairing> candidates = agreement.candidates(region);
@@ -152,7 +159,7 @@ public final class Carry {
     /** @param trust how far what they say is believed, 0 to 1 */
     private record Evidence(List<Pairing> pairings, double trust) {}
 
-    private static Evidence evidence(Drawing from, Set<Integer> known, Drawing to) {
+    private static Evidence evidence(Drawing from, Set<Integer> known, Drawing to, CarryWeights weights) {
         Set<Integer> meant = new TreeSet<>(known);
         IntStream.range(0, from.count())
                 .filter(region -> !from.reachesEdge(region))
@@ -161,13 +168,16 @@ public final class Carry {
         IntStream.range(0, to.count()).forEach(left::add);
         List<Pairing> all = new ArrayList<>();
         for (int i = 0; i < MOST_POSES && !left.isEmpty(); i++) {
-            Optional<Bending> touching = best(from, meant, known, to, left, PoseSearch.Partners::touching);
-            Optional<Bending> best =
-                    i > 0 || touching.filter(Bending::isTrusted).isPresent()
-                            ? touching
-                            : best(from, meant, meant, to, left, PoseSearch.Partners::near)
-                                    .filter(Bending::isTrusted)
-                                    .or(() -> touching);
+            Looking looking = new Looking(from, meant, to, left, weights);
+            Optional<Bending> touching = looking.best(known, PoseSearch.Partners::touching, PoseSearch::best);
+            Optional<Bending> best = i > 0
+                    ? touching
+                    : touching.filter(Bending::isTrusted)
+                            .or(() -> looking.best(meant, PoseSearch.Partners::near, PoseSearch::best)
+                                    .filter(Bending::isTrusted))
+                            .or(() -> better(
+                                    touching,
+                                    looking.best(known, PoseSearch.Partners::touching, PoseSearch::bestAlone)));
             if (best.isEmpty()) {
                 break;
             }
@@ -182,23 +192,24 @@ public final class Carry {
         return new Evidence(all, 1);
     }
 
-    private static Optional<Bending> best(
-            Drawing from,
-            Set<Integer> meant,
-            Set<Integer> counted,
-            Drawing to,
-            Set<Integer> left,
-            PoseSearch.Partners partners) {
-        List<PoseSearch.Found> tried = new PoseSearch(from, counted, to, left, partners).best(TRIED);
-        List<Bending> bent = tried.parallelStream()
-                .map(found -> Bending.of(from, meant, counted, to, found.pose()))
-                .toList();
-        Bending best = null;
-        for (Bending bending : bent) {
-            if (best == null || bending.found() > best.found()) {
-                best = bending;
-            }
+    /** The first if they lay as much. */
+    private static Optional<Bending> better(Optional<Bending> one, Optional<Bending> other) {
+        return Stream.concat(one.stream(), other.stream())
+                .reduce((first, second) -> second.found() > first.found() ? second : first);
+    }
+
+    /** What is laid over what. @param meant regions of the first that are @param left regions of the second that are not spoken for yet */
+    private record Looking(Drawing from, Set<Integer> meant, Drawing to, Set<Integer> left, CarryWeights weights) {
+
+        private interface Search {
+            List<PoseSearch.Found> of(PoseSearch search, int most);
         }
-        return Optional.ofNullable(best);
+
+        /** @param counted the regions by which poses are judged */
+        Optional<Bending> best(Set<Integer> counted, PoseSearch.Partners partners, Search search) {
+            return search.of(new PoseSearch(from, counted, to, left, partners), TRIED).parallelStream()
+                    .map(found -> Bending.of(from, meant, counted, to, found.pose(), weights))
+                    .reduce((first, second) -> second.found() > first.found() ? second : first);
+        }
     }
 }

@@ -198,6 +198,7 @@ public final class Drawing {
                     isCentred ? its.x() : place[0],
                     isCentred ? its.y() : place[1],
                     its.elongation(),
+                    its.angle(),
                     its.fullness(),
                     its.skewness()));
         }

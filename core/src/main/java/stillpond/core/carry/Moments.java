@@ -70,6 +70,10 @@ final class Moments {
         return Math.sqrt(longer / shorter);
     }
 
+    double angle() {
+        return Math.atan2(2 * xy(), xx() - yy()) / 2;
+    }
+
     double fullness() {
         return Math.max(1, count) / (4 * Math.PI * Math.sqrt(Math.max(1e-6, xx() * yy() - xy() * xy())));
     }

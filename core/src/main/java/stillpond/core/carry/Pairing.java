@@ -9,16 +9,29 @@ package stillpond.core.carry;
  * @param away distance of their places, in sizes of the larger one
  * @param unlike see {@link Shape#unlike}
  * @param pose that lays the first over the second
+ * @param weights by which it is told how well they go together
  */
 record Pairing(
-        int from, int to, double overlap, double covered, double resized, double away, double unlike, Pose pose) {
+        int from,
+        int to,
+        double overlap,
+        double covered,
+        double resized,
+        double away,
+        double unlike,
+        Pose pose,
+        CarryWeights weights) {
 
-    /** How well they go together by themselves, as a logit; weights found on made pairs of drawings ({@code ./pond bench carry}). */
+    private static final double MOST_UNLIKE = 4;
+    private static final double MOST_RESIZED = 2;
+    private static final double MOST_AWAY = 3;
+
+    /** How well they go together by themselves, as a logit. */
     double merit() {
-        return 4.0 * overlap
-                + 1.2 * covered
-                - 0.6 * Math.min(4, unlike)
-                - 1.0 * Math.min(2, Math.abs(resized))
-                - 1.1 * Math.min(3, away);
+        return weights.overlap() * overlap
+                + weights.covered() * covered
+                - weights.unlike() * Math.min(MOST_UNLIKE, unlike)
+                - weights.resized() * Math.min(MOST_RESIZED, Math.abs(resized))
+                - weights.away() * Math.min(MOST_AWAY, away);
     }
 }

@@ -23,6 +23,13 @@ final class PoseSearch {
     /** Natural logarithm of how much two areas may differ from what the pose makes of them. */
     private static final double MOST_RESIZED = 0.7;
 
+    /** So many of the largest regions propose poses by themselves, on shapes that are no less like them than this. */
+    private static final int MOST_ALONE = 24;
+
+    private static final double MOST_UNLIKE_ALONE = 1.2;
+    /** A region that is about as wide as it is long has no axis to go by. */
+    private static final double LEAST_ELONGATION = 1.15;
+
     /** So many regions are near to another. */
     private static final int MOST_NEAR = 6;
 
@@ -101,6 +108,18 @@ final class PoseSearch {
                 }
             }
         }
+        return differing(all, most);
+    }
+
+    /** Likewise, of poses that single regions say by their axes. */
+    List<Found> bestAlone(int most) {
+        List<Found> all = new ArrayList<>();
+        double[][] unlike = unlikeness();
+        voters.stream().limit(MOST_ALONE).filter(PoseSearch::hasAxis).forEach(each -> proposeAlone(each, unlike, all));
+        return differing(all, most);
+    }
+
+    private List<Found> differing(List<Found> all, int most) {
         all.sort(Comparator.comparingDouble((Found found) -> -found.agreement()));
         List<Found> kept = new ArrayList<>();
         for (Found found : all) {
@@ -143,6 +162,37 @@ final class PoseSearch {
                 }
             }
         }
+    }
+
+    /** A region laid on one like it by its longer axis, both ways round and from both sides: all there is to go by where a drawing has few regions. */
+    private void proposeAlone(Shape voter, double[][] unlike, List<Found> all) {
+        double[] ahead = ahead(voter, 1);
+        for (Shape there : places) {
+            if (unlike[voter.region()][there.region()] > MOST_UNLIKE_ALONE || !hasAxis(there)) {
+                continue;
+            }
+            for (int way : new int[] {-1, 1}) {
+                for (boolean isMirrored : new boolean[] {false, true}) {
+                    Pose pose = Pose.of(at(voter), ahead, at(there), ahead(there, way), isMirrored);
+                    double scale = pose.scale();
+                    if (scale >= LEAST_SCALE && scale <= MOST_SCALE && Math.abs(pose.turn()) <= MOST_TURN) {
+                        all.add(new Found(pose, agreement(pose, unlike)));
+                    }
+                }
+            }
+        }
+    }
+
+    private static boolean hasAxis(Shape shape) {
+        return shape.elongation() >= LEAST_ELONGATION;
+    }
+
+    /** A point on its longer axis, as far from its middle as it is large. */
+    private static double[] ahead(Shape shape, int way) {
+        return new double[] {
+            shape.x() + way * shape.size() * Math.cos(shape.angle()),
+            shape.y() + way * shape.size() * Math.sin(shape.angle())
+        };
     }
 
     private double agreement(Pose pose, double[][] unlike) {

@@ -7,10 +7,19 @@ package stillpond.core.carry;
  * @param x of a point that stands for it: its centre of mass, or its deepest place where that lies outside
  * @param y of that point
  * @param elongation how much longer than wide it is: the ratio of its axes of inertia, 1 and up
+ * @param angle of its longer axis, in radians from the x axis towards the y axis, -π/2 to π/2
  * @param fullness its area as a share of that of the ellipse with its axes of inertia, at most about 1
  * @param skewness how lopsided it is: the length of its third moments, made free of scale
  */
-record Shape(int region, double area, double x, double y, double elongation, double fullness, double skewness) {
+record Shape(
+        int region,
+        double area,
+        double x,
+        double y,
+        double elongation,
+        double angle,
+        double fullness,
+        double skewness) {
 
     /** Differences that are about as likely as each other in two drawings of one thing. */
     private static final double ELONGATION_UNIT = 0.35;

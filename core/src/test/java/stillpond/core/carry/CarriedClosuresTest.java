@@ -43,8 +43,12 @@ class CarriedClosuresTest {
     }
 
     private Map<Integer, DamState> carry(Dams said, Dams saidThere, Carry.Proposal... likes) {
+        return carry(here, said, saidThere, likes).states();
+    }
+
+    private CarriedClosures.Closures carry(List<Opening> from, Dams said, Dams saidThere, Carry.Proposal... likes) {
         Regions regions = Regions.of(List.of(), 3, Dams.at(0));
-        return new CarriedClosures(openings(here), said, regions, 0).onto(List.of(likes), openings(there), saidThere);
+        return new CarriedClosures(openings(from), said, regions, 0).onto(List.of(likes), openings(there), saidThere);
     }
 
     private static Openings openings(List<Opening> all) {
@@ -87,6 +91,45 @@ class CarriedClosuresTest {
     void whatSomebodySaidThereStands() {
         assertThat(carry(NOTHING.shutting(Set.of(0)), NOTHING.opening(Set.of(0)), like(0, 0.99)))
                 .isEmpty();
+    }
+
+    private static Opening byHand(double strength, Point... line) {
+        return new Opening(0, 1, Opening.Kind.HAND, List.of(line), 12, 3, strength);
+    }
+
+    @Test
+    void aDamDrawnByHandIsDrawnInThePose() {
+        Opening dam = byHand(1, new Point(100, 100), new Point(106, 100), new Point(110, 104));
+        CarriedClosures.Closures carried =
+                carry(List.of(dam, dam), NOTHING.shutting(Set.of(0, 1)), NOTHING, like(0, 0.99));
+        assertThat(carried.states()).isEmpty();
+        assertThat(carried.lines())
+                .as("once, though it parts two pairs of cells")
+                .containsExactly(List.of(new Point(160, 170), new Point(169, 170), new Point(175, 176)));
+        assertThat(carry(List.of(dam), NOTHING.shutting(Set.of(0)), NOTHING, like(0, 0.6))
+                        .lines())
+                .as("nothing is sure")
+                .isEmpty();
+    }
+
+    @Test
+    void aGapAtThePlaceOfADamDrawnByHandIsDammed() {
+        Opening dam = byHand(1, new Point(37, 30), new Point(43, 30));
+        CarriedClosures.Closures carried = carry(List.of(dam), NOTHING.shutting(Set.of(0)), NOTHING, like(0, 0.99));
+        assertThat(carried.states()).containsExactly(entry(0, SHUT));
+        assertThat(carried.lines()).isEmpty();
+    }
+
+    @Test
+    void aDamThatWasLiftedAndRegionsThatWereJoinedDoNotComeAlong() {
+        Point from = new Point(100, 100);
+        Point to = new Point(112, 100);
+        assertThat(carry(List.of(byHand(1, from, to)), NOTHING.opening(Set.of(0)), NOTHING, like(0, 0.99))
+                        .isNone())
+                .isTrue();
+        assertThat(carry(List.of(byHand(0, from, to)), NOTHING.shutting(Set.of(0)), NOTHING, like(0, 0.99))
+                        .isNone())
+                .isTrue();
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.Polygon;
 import java.awt.RenderingHints;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
@@ -130,6 +131,15 @@ class CarryTest {
         pose.rotate(0.4, 200, 250);
         pose.scale(0.75, 0.75);
         expectAllRight(pose);
+    }
+
+    @Test
+    void aThingOfOneRegionIsFoundByItsAxis() {
+        Shape leaf = new Polygon(new int[] {100, 180, 330, 290, 160}, new int[] {200, 130, 190, 230, 250}, 5);
+        AffineTransform pose = AffineTransform.getTranslateInstance(90, 130);
+        pose.rotate(0.5, 200, 200);
+        pose.scale(0.8, 0.8);
+        expectAllRight(Map.of(new int[] {COAT}, leaf), pose);
     }
 
     @Test
