@@ -40,7 +40,7 @@ export const cards = [
     Shawl: "#6d5c8d",
     Border: ["#54466f", "Shawl"],
     Dress: "#3f5c6c",
-    Apron: "#ebe2cf",
+    Apron: "#dce6d2",
     Skin: "#b67e5b",
     Hair: "#e3dfd9",
     Headscarf: "#c88b40",
@@ -83,9 +83,9 @@ export const cards = [
   }),
 ];
 
-/** Titles, the functions of sheets.mjs that draw them (of a sheet of layers one for each, from front to back), and what kind of file they come as if not an SVG: see rasters.sh. */
+/** How far a scene is laid is "partly" unless it says otherwise. Titles, the functions of sheets.mjs that draw them (of a sheet of layers one for each, from front to back), and what kind of file they come as if not an SVG: see rasters.sh. */
 export const scenes = [
-  { title: "The sorting room", sheets: [["Morning post", "morningPost"], ["Loading the panniers", "panniers"]] },
+  { title: "The sorting room", laid: "untouched", sheets: [["Morning post", "morningPost"], ["Loading the panniers", "panniers"]] },
   {
     title: "Low tide",
     sheets: [
@@ -97,6 +97,7 @@ export const scenes = [
   },
   {
     title: "The lantern hill",
+    laid: "wholly",
     lines: "Hill ink",
     shaded: true,
     rims: [{ sheet: "The lantern is lit", of: "Lantern hill/Glass", swatch: "Lantern hill/Glass" }],
@@ -111,6 +112,23 @@ export const scenes = [
       ["Bram, model sheet", "modelBram"],
       ["Kettle, model sheet", "modelKettle"],
       ["Aunt Sorrel, model sheet", "modelSorrel"],
+    ],
+  },
+  {
+    title: "Blocked in",
+    // Nobody draws it here: its shapes were laid on the desk, and are kept beside the book.
+    sheets: [
+      {
+        title: "The marsh at noon",
+        blockedIn: "marshAtNoon.shapes",
+        shadows: [
+          { of: "Saltmarsh/Reed", through: [[-0.02, 0.86], [0.1, 0.82], [0.22, 0.87], [0.34, 0.84], [0.36, 1.05], [-0.02, 1.05]] },
+          { of: "Saltmarsh/Reed", through: [[0.66, 0.85], [0.76, 0.88], [0.88, 0.82], [1.02, 0.86], [1.02, 1.05], [0.66, 1.05]] },
+          { of: "Saltmarsh/Sand", through: [[0.3, 0.98], [0.33, 0.86], [0.42, 0.9], [0.4, 1.02]] },
+          { of: "Kettle/Blanket", through: [[0.585, 0.535], [0.6, 0.62], [0.56, 0.6], [0.575, 0.55]] },
+        ],
+        rims: [{ of: "Kettle/Blanket", swatch: "Saltmarsh/Sky" }],
+      },
     ],
   },
 ];

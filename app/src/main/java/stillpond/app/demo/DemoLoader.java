@@ -58,6 +58,9 @@ class DemoLoader implements ApplicationRunner {
     /** What the title of a character's model sheet ends with. */
     private static final String MODEL = ", model sheet";
 
+    /** The first is the one that the shelf shows first. */
+    private static final List<String> BOOKS = List.of("book.json", "heron.json");
+
     private static final String REFERENCE = "marsh-at-noon.jpg";
 
     private final Accounts accounts;
@@ -115,15 +118,18 @@ class DemoLoader implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         if (accounts.none()) {
-            DemoBook book = json.readValue(read("book.json"), DemoBook.class);
             // All or nothing, so that an interrupted start begins anew with an empty database.
-            transaction.executeWithoutResult(status -> load(book));
+            transaction.executeWithoutResult(status -> {
+                UUID lead = open(DemoPerson.LEAD);
+                UUID colourist = open(DemoPerson.COLOURIST);
+                for (String book : BOOKS) {
+                    load(json.readValue(read(book), DemoBook.class), lead, colourist);
+                }
+            });
         }
     }
 
-    private void load(DemoBook book) {
-        UUID lead = open(DemoPerson.LEAD);
-        UUID colourist = open(DemoPerson.COLOURIST);
+    private void load(DemoBook book, UUID lead, UUID colourist) {
         UUID project = projects.start(book.title(), lead);
         projects.addMember(project, colourist, Role.COLOURIST);
         Map<String, UUID> swatches = new HashMap<>();
@@ -137,7 +143,6 @@ class DemoLoader implements ApplicationRunner {
             }
         }
         Map<String, UUID> scenes = new HashMap<>();
-        ReferencePicture marsh = pictures.bring(project, "Marsh at noon.jpg", read(REFERENCE));
         for (DemoBook.DemoScene demoScene : book.scenes()) {
             Scene scene = projects.addScene(project, demoScene.title());
             scenes.put(scene.title(), scene.id());
@@ -145,6 +150,7 @@ class DemoLoader implements ApplicationRunner {
             for (DemoBook.DemoSheet demoSheet : demoScene.sheets()) {
                 if (demoSheet.blockedIn() != null) {
                     byte[] list = read(demoSheet.blockedIn());
+                    ReferencePicture marsh = pictures.bring(project, "Marsh at noon.jpg", read(REFERENCE));
                     Sheet made = blockedIn.make(scene, lead, demoSheet.title(), list, marsh, swatches);
                     shadows.lay(made, lead, demoSheet, swatches);
                     continue;

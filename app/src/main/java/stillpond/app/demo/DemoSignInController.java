@@ -1,14 +1,18 @@
 package stillpond.app.demo;
 
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.session.ChangeSessionIdAuthenticationStrategy;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -24,12 +28,18 @@ class DemoSignInController {
     private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
     private final ChangeSessionIdAuthenticationStrategy sessions = new ChangeSessionIdAuthenticationStrategy();
 
+    /** To the page that was asked for, as after any other sign-in. */
+    private final SavedRequestAwareAuthenticationSuccessHandler onward =
+            new SavedRequestAwareAuthenticationSuccessHandler();
+
     DemoSignInController(Accounts accounts) {
         this.accounts = accounts;
+        onward.setRequestCache(new CookieRequestCache());
     }
 
     @PostMapping("/demo/sign-in")
-    String signIn(@RequestParam String who, HttpServletRequest request, HttpServletResponse response) {
+    void signIn(@RequestParam String who, HttpServletRequest request, HttpServletResponse response)
+            throws IOException, ServletException {
         DemoPerson person = DemoPerson.named(who).orElseThrow();
         SignedIn signedIn = accounts.find(person.signInName()).orElseThrow();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
@@ -37,6 +47,6 @@ class DemoSignInController {
         request.getSession();
         sessions.onAuthentication(context.getAuthentication(), request, response);
         contexts.saveContext(context, request, response);
-        return "redirect:/";
+        onward.onAuthenticationSuccess(request, response, context.getAuthentication());
     }
 }
