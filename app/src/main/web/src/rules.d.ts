@@ -222,10 +222,12 @@ declare module "rules" {
     static adjusted(hexes: readonly string[], lightness: number, chroma: number, hueDegrees: number, only: ArrayLike<number>, sparesSkin: boolean, sparesNeutrals: boolean): string[];
     static channels(model: string): Channel[];
     static difference(first: string, second: string): number;
+    static isFound(query: string, name: string, card: string, hex: string): boolean;
     static mixed(from: string, to: string, share: number): string;
     static nearest(hex: string, others: readonly string[]): Nearest | null;
     static nudged(nudge: string, lightness: number, chroma: number, hue: number): Float64Array;
     static numbers(model: string, hex: string): Float64Array;
+    static ofHue(hue: number, mostChroma: number, columns: number, rows: number): Int32Array;
     static ofNumbers(model: string, numbers: ArrayLike<number>): Shown;
     static polar(hex: string): Float64Array;
     static ramp(from: string, to: string, count: number): string[];

@@ -7,9 +7,10 @@ import { byId } from "../shared/dom";
 import { call } from "../shared/http";
 import { Live } from "../shared/live";
 import { component } from "../shared/components";
+import { tellRanges } from "../shared/ranges";
 import { registerMenu } from "../shared/menu";
 import { renewPart } from "../shared/page-part";
-import { ask } from "./ask";
+import { ask, askName } from "./ask";
 import { registerParts } from "./parts";
 
 const NEW_GREY = "#b0b0b0";
@@ -194,7 +195,7 @@ async function act(button: HTMLElement): Promise<void> {
     case "untie":
       return make([{ kind: "CHANGE", swatch: id!, paint: `process ${colour}` }]);
     case "spot": {
-      const ink = prompt("What does the printer call this ink?");
+      const ink = await askName("A spot colour", "What the printer calls this ink");
       return ink ? make([{ kind: "CHANGE", swatch: id!, paint: `spot ${colour} ${ink}` }]) : undefined;
     }
     case "copy":
@@ -210,7 +211,7 @@ async function act(button: HTMLElement): Promise<void> {
     case "lock":
       return make([{ kind: "LOCK_CARD", card: cardId, locked: locked === "true" }]);
     case "name": {
-      const title = prompt("What is this card called?", document.querySelector("h1")!.textContent);
+      const title = await askName("Rename", "Name of the card", document.querySelector("h1")!.textContent);
       const subject = document.querySelector(".page-title .quiet")!.textContent;
       return title ? make([{ kind: "NAME_CARD", card: cardId, name: title, subject }]) : undefined;
     }
@@ -246,6 +247,7 @@ component(alpine, "card", (card) => {
 registerParts(alpine, (swatch, at) => void make([{ kind: "MOVE", swatch, card: cardId, at }]));
 registerMenu(alpine);
 alpine.start();
+tellRanges();
 
 new Live(project).onPalette(() => {
   if (!mixer.isOpen && !(document.activeElement instanceof HTMLInputElement)) {

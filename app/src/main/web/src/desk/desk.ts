@@ -22,10 +22,12 @@ import { openTogether } from "./together/open";
 import { EvenHandles } from "./view/even-handles";
 import { SmallPicture } from "./view/small-picture";
 import { byId } from "../shared/dom";
+import { tellRanges } from "../shared/ranges";
 import { registerMenu } from "../shared/menu";
 
 registerMenu(alpine);
 alpine.start();
+tellRanges();
 
 async function open(): Promise<void> {
   const desk = await openDesk();
@@ -46,7 +48,7 @@ async function open(): Promise<void> {
   const reference = openBlockIn(desk, newCells, shore, handles);
   openSampling(desk, shore.mixing, reference);
   openCheck(desk, kinds);
-  openCarry(desk, shadowCalls);
+  openCarry(desk, shadowCalls, groups, newCells);
   openHere(desk, {
     showOpenings: gaps.show,
     colourInk: (cells, fill) => void lines.layAround(cells, fill),

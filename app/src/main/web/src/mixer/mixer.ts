@@ -1,5 +1,6 @@
 import { Colours } from "rules";
 import { button, chip, el } from "../shared/build";
+import { SMALL_SCREEN } from "../shared/small-screen";
 import { nudged, NUDGES, polar, related, shown, type Polar } from "./models";
 import { describe, type CardState, type Edit, type PaletteCalls, type SwatchState } from "./palette-calls";
 import { Inks } from "./inks";
@@ -10,6 +11,7 @@ import { beforeAndAfter } from "./sheet-pictures";
 import { Sliders } from "./sliders";
 
 const SETTLE_MS = 160;
+const FOLDED = "pond/mixer-folded";
 
 /** What the mixer works on, and whom it tells. */
 export interface Target {
@@ -83,6 +85,9 @@ export class Mixer {
   private readonly tie = el("input", { type: "checkbox", id: "mixer-tie" });
   private readonly tieLabel = el("label", { for: "mixer-tie" });
   private readonly change = button("button strong", "", () => void this.takeChange());
+  private readonly fold = button("button mixer-fold", "", () => this.setFolded(!this.isFolded), {
+    title: "Only the colour, its code and the nudges, so that the sheet is free",
+  });
   private readonly sheets = el("div", {
     className:
       "flex gap-[8px] [&_figure]:flex [&_figure]:gap-[2px] [&_img]:w-[62px] [&_img]:h-[44px] [&_img]:object-cover [&_img]:rounded-[4px]",
@@ -102,7 +107,7 @@ export class Mixer {
       "section",
       {
         className:
-          "mixer absolute z-30 left-[122px] right-[12px] bottom-[146px] grid grid-cols-[200px_210px_270px_minmax(0,1fr)] gap-[20px] py-[14px] px-[18px] rounded-[24px] bg-surface shadow-[0_6px_30px_oklch(0_0_0_/_0.3)] text-[0.88rem] [&_.button]:min-h-[30px] [&_.button]:py-[0.15rem] [&_.button]:px-[0.65rem] [&_input:not([type=range],_[type=checkbox])]:min-w-0 [&_input:not([type=range],_[type=checkbox])]:min-h-0 [&_input:not([type=range],_[type=checkbox])]:h-[30px] [&_input:not([type=range],_[type=checkbox])]:py-0 [&_input:not([type=range],_[type=checkbox])]:px-2 [&_input:not([type=range],_[type=checkbox])]:border [&_input:not([type=range],_[type=checkbox])]:border-line [&_input:not([type=range],_[type=checkbox])]:rounded-[8px] [&_input:not([type=range],_[type=checkbox])]:bg-white [&_select]:min-w-0 [&_select]:min-h-0 [&_select]:h-[30px] [&_select]:py-0 [&_select]:px-2 [&_select]:border [&_select]:border-line [&_select]:rounded-[8px] [&_select]:bg-white [&.on-page]:fixed [&.on-page]:left-[50%] [&.on-page]:right-auto [&.on-page]:bottom-[20px] [&.on-page]:w-[min(1140px,_calc(100vw_-_32px))] [&.on-page]:[transform:translateX(-50%)]",
+          "mixer overflow-auto absolute z-30 left-[122px] right-[12px] bottom-[160px] grid grid-cols-[200px_210px_270px_minmax(0,1fr)] gap-[20px] py-[14px] px-[18px] rounded-[24px] bg-surface shadow-[0_6px_30px_oklch(0_0_0_/_0.3)] text-[0.88rem] [&_.button]:min-h-[32px] [&_.button]:py-[0.15rem] [&_.button]:px-[0.65rem] [&_input:not([type=range],_[type=checkbox])]:min-w-0 [&_input:not([type=range],_[type=checkbox])]:min-h-0 [&_input:not([type=range],_[type=checkbox])]:h-[30px] [&_input:not([type=range],_[type=checkbox])]:py-0 [&_input:not([type=range],_[type=checkbox])]:px-2 [&_input:not([type=range],_[type=checkbox])]:border [&_input:not([type=range],_[type=checkbox])]:border-line [&_input:not([type=range],_[type=checkbox])]:rounded-[8px] [&_input:not([type=range],_[type=checkbox])]:bg-white [&_select]:min-w-0 [&_select]:min-h-0 [&_select]:h-[30px] [&_select]:py-0 [&_select]:px-2 [&_select]:border [&_select]:border-line [&_select]:rounded-[8px] [&_select]:bg-white [&.on-page]:fixed [&.on-page]:left-[50%] [&.on-page]:right-auto [&.on-page]:bottom-[20px] [&.on-page]:w-[min(1140px,_calc(100vw_-_32px))] [&.on-page]:[transform:translateX(-50%)]",
         "aria-label": "Mixer",
         hidden: true,
         keydown: (event: KeyboardEvent) => this.onKey(event),
@@ -130,6 +135,7 @@ export class Mixer {
           {},
           this.change,
           act("Leave it", () => this.close()),
+          this.fold,
         ),
       ),
       el("div", {}, this.pool.element, this.reference.element),
@@ -183,6 +189,18 @@ export class Mixer {
         el("p", { className: "flex items-center [&_input]:mr-[6px]" }, this.tie, this.tieLabel),
       ),
     );
+    this.setFolded(SMALL_SCREEN.matches || localStorage.getItem(FOLDED) === "true");
+  }
+
+  private get isFolded(): boolean {
+    return this.element.classList.contains("is-folded");
+  }
+
+  private setFolded(isFolded: boolean): void {
+    this.element.classList.toggle("is-folded", isFolded);
+    this.fold.textContent = isFolded ? "Unfold" : "Fold";
+    this.fold.setAttribute("aria-expanded", String(!isFolded));
+    localStorage.setItem(FOLDED, String(isFolded));
   }
 
   get isOpen(): boolean {

@@ -1,9 +1,11 @@
 import { el } from "../shared/build";
-import { shown, type Polar } from "./models";
+import { Colours } from "rules";
+import type { Polar } from "./models";
 
 const MOST_CHROMA = 0.32;
-const WIDTH = 232;
-const HEIGHT = 150;
+/** As fine as a screen of two pixels to one shows it. */
+const WIDTH = 420;
+const HEIGHT = 300;
 const STEP = { l: 0.01, c: 0.005, h: 2 };
 
 /** A pool of all lightnesses and chromas of one hue, with the hues along its bank. */
@@ -29,6 +31,7 @@ export class Pool {
     max: 360,
     step: 1,
     "aria-label": "Hue",
+    "data-unit": "°",
   });
   private colour: Polar = { l: 0.5, c: 0, h: 0 };
   private drawnHue = -1;
@@ -108,21 +111,11 @@ export class Pool {
 
   /** What sRGB cannot show is left as dry land. */
   private paint(): void {
-    const context = this.water.getContext("2d")!;
-    const block = 4;
-    context.clearRect(0, 0, WIDTH, HEIGHT);
-    for (let y = 0; y < HEIGHT; y += block) {
-      for (let x = 0; x < WIDTH; x += block) {
-        const { hex, wasOutside } = shown({
-          l: 1 - (y + block / 2) / HEIGHT,
-          c: (MOST_CHROMA * (x + block / 2)) / WIDTH,
-          h: this.drawnHue,
-        });
-        if (!wasOutside) {
-          context.fillStyle = hex;
-          context.fillRect(x, y, block, block);
-        }
-      }
-    }
+    const { width, height } = this.water;
+    const picture = new ImageData(width, height);
+    Colours.ofHue(this.drawnHue, MOST_CHROMA, width, height).forEach((argb, i) => {
+      picture.data.set([(argb >> 16) & 255, (argb >> 8) & 255, argb & 255, (argb >>> 24) & 255], 4 * i);
+    });
+    this.water.getContext("2d")!.putImageData(picture, 0, 0);
   }
 }

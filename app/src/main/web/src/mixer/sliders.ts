@@ -48,7 +48,13 @@ export class Sliders {
       "label",
       { className: "grid grid-cols-[72px_minmax(0,1fr)_66px_12px] gap-[6px] items-center" },
       el("span", {}, label),
-      el("input", { type: "range", ...range, input: changed, "aria-label": label }),
+      el("input", {
+        type: "range",
+        ...range,
+        input: changed,
+        "aria-label": label,
+        "data-unit": channel.unit,
+      }),
       el("input", {
         type: "number",
         ...range,

@@ -8,6 +8,7 @@ import { registerReach, registerTicks } from "./ticks";
 import { importCards } from "./import-cards";
 import { mergeTwins } from "./merge-twins";
 import { registerProjectFile } from "./project-file";
+import { signIn } from "./sign-in";
 
 registerMenu(alpine);
 registerSubmits(alpine);
@@ -15,6 +16,7 @@ registerProjectFile(alpine);
 registerDoubts(alpine);
 registerTicks(alpine);
 registerReach(alpine);
+component(alpine, "signIn", signIn);
 component(alpine, "twins", mergeTwins);
 component(alpine, "importCards", importCards);
 alpine.start();

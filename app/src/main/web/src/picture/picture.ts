@@ -4,6 +4,7 @@ import { button, el } from "../shared/build";
 import { PaletteCalls, type Edit } from "../mixer/palette-calls";
 import { byId } from "../shared/dom";
 import { call } from "../shared/http";
+import { tellRanges } from "../shared/ranges";
 import { registerMenu } from "../shared/menu";
 import { registerSubmits } from "../shared/submits";
 import { Lens } from "./lens";
@@ -11,6 +12,7 @@ import { Lens } from "./lens";
 registerMenu(alpine);
 registerSubmits(alpine);
 alpine.start();
+tellRanges();
 
 /** A sample that is moved, and the name that suggests itself for it. */
 type Sample = { -readonly [K in keyof KeptSample]: KeptSample[K] } & { name?: string };

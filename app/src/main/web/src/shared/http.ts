@@ -15,6 +15,13 @@ export class Refusal extends Error {
   }
 }
 
+/** A call that nobody answered; the message is for the user to read. */
+export class Away extends Error {
+  constructor() {
+    super("The server is away just now. Nothing was changed; try again when it is back.");
+  }
+}
+
 /** A message as it may be sent: what would be null can be left out. */
 export type Sent<T> = T extends unknown
   ? { readonly [K in keyof T as null extends T[K] ? never : K]: T[K] } & {
@@ -44,10 +51,10 @@ export function callHeaders(): Record<string, string> {
   };
 }
 
-/** Asks for JSON; nothing comes of a call that has no answer. Throws a {@link Refusal} for an error answer, and whatever fetch throws when nobody answers. */
+/** Asks for JSON; nothing comes of a call that has no answer. Throws a {@link Refusal} for an error answer, and {@link Away} when nobody answers. */
 export async function call<T>(path: string, body?: unknown): Promise<T> {
   const headers = { ...callHeaders(), ...(body === undefined ? {} : { "Content-Type": "application/json" }) };
-  const response = await fetch(onLayer(path), {
+  const response = await ask(path, {
     method: body === undefined ? "GET" : "POST",
     headers,
     body: body === undefined ? null : JSON.stringify(body),
@@ -61,7 +68,7 @@ export async function call<T>(path: string, body?: unknown): Promise<T> {
 /** Asks for an answer that comes in several lines of JSON. Throws like {@link call}. */
 export async function* lines<T>(path: string, body: unknown): AsyncGenerator<T> {
   const headers = { ...callHeaders(), "Content-Type": "application/json" };
-  const response = await fetch(onLayer(path), { method: "POST", headers, body: JSON.stringify(body) });
+  const response = await ask(path, { method: "POST", headers, body: JSON.stringify(body) });
   if (!response.ok) {
     throw await refusal(response);
   }
@@ -81,11 +88,20 @@ export async function* lines<T>(path: string, body: unknown): AsyncGenerator<T> 
 export async function send<T>(path: string, file: File): Promise<T> {
   const form = new FormData();
   form.append("file", file);
-  const response = await fetch(onLayer(path), { method: "POST", headers: callHeaders(), body: form });
+  const response = await ask(path, { method: "POST", headers: callHeaders(), body: form });
   if (!response.ok) {
     throw await refusal(response);
   }
   return (await response.json()) as T;
+}
+
+/** As fetch, about the layer that this page works on. Throws {@link Away} when nobody answers. */
+export async function ask(path: string, init: RequestInit): Promise<Response> {
+  try {
+    return await fetch(onLayer(path), init);
+  } catch {
+    throw new Away();
+  }
 }
 
 async function refusal(response: Response): Promise<Refusal> {

@@ -12,6 +12,7 @@ export function makeLight(page: HTMLElement): void {
   let kept = LightText.read(page.dataset["text"]!);
   let keptName = page.dataset["name"]!;
   let made = LightText.read(kept.text());
+  let pictured = made.text();
   let settling: number | undefined;
   let asked = 0;
 
@@ -165,9 +166,11 @@ export function makeLight(page: HTMLElement): void {
       });
       if (at === asked) {
         show(seen);
-        for (const picture of all<HTMLImageElement>("img[data-sheet]", page)) {
+        // The page came with pictures under the light as it is kept.
+        for (const picture of text === pictured ? [] : all<HTMLImageElement>("img[data-sheet]", page)) {
           picture.src = `${picture.src.split("?")[0]}?rule=${encodeURIComponent(text)}`;
         }
+        pictured = text;
         page.dataset["seen"] = text;
       }
     } catch (error) {

@@ -5,34 +5,33 @@ import { all, byId } from "../shared/dom";
 export function stageScene(form: HTMLFormElement): void {
   const scene = form.dataset["scene"]!;
   const sheets = all(".stage-sheet", form);
-  const selects = all<HTMLSelectElement>("select", form);
-  const kept = new Map(selects.map((select) => [select.name, select.value]));
+  const chosen = () => all<HTMLInputElement>("input[type=radio]:checked", form);
+  const kept = new Map(chosen().map((each) => [each.name, each.value]));
 
   form.addEventListener("change", show);
   form.addEventListener("click", (event) => {
     const run = (event.target as Element).closest<HTMLElement>("[data-run]");
     if (run) {
-      carryOn(run.parentElement!.querySelector("select")!);
+      carryOn(run.parentElement!.querySelector<HTMLInputElement>("input:checked")!);
       show();
     }
   });
 
   /** Says the same for every sheet after this one. */
-  function carryOn(select: HTMLSelectElement): void {
-    const from = sheets.findIndex((sheet) => sheet.contains(select));
+  function carryOn(said: HTMLInputElement): void {
+    const from = sheets.findIndex((sheet) => sheet.contains(said));
     for (const sheet of sheets.slice(from + 1)) {
-      const place = sheet.dataset["sheet"]!;
-      const name = select.name.replace(sheets[from]!.dataset["sheet"]!, place);
-      const other = form.elements.namedItem(name);
-      if (other instanceof HTMLSelectElement) {
-        other.value = select.value;
+      const name = said.name.replace(sheets[from]!.dataset["sheet"]!, sheet.dataset["sheet"]!);
+      const others = form.elements.namedItem(name);
+      if (others instanceof RadioNodeList) {
+        others.value = said.value;
       }
     }
   }
 
   function choice(name: string): string {
-    const select = form.elements.namedItem(name);
-    return select instanceof HTMLSelectElement ? select.value : "follow";
+    const choices = form.elements.namedItem(name);
+    return choices instanceof RadioNodeList && choices.value !== "" ? choices.value : "follow";
   }
 
   function settled(before: string, sheet: string, after = ""): string {
@@ -43,17 +42,18 @@ export function stageScene(form: HTMLFormElement): void {
     let others = 0;
     for (const sheet of sheets) {
       const id = sheet.dataset["sheet"]!;
-      const cards = all<HTMLSelectElement>("select[data-card]", sheet).map((each) => each.dataset["card"]!);
+      const cards = all<HTMLInputElement>("input[data-card]:checked", sheet).map(
+        (each) => each.dataset["card"]!,
+      );
       const query = [
         `light=${settled("light", id)}`,
         ...cards.map((card) => `wear=${card}:${settled("wear", id, `.${card}`)}`),
       ].join("&");
       const picture = sheet.querySelector("img")!;
       const src = `${picture.src.split("?")[0]}?${query}`;
-      const isOther = selects.some(
-        (select) =>
-          (sheet.contains(select) || !select.closest(".stage-sheet")) &&
-          select.value !== kept.get(select.name),
+      const isOther = chosen().some(
+        (each) =>
+          (sheet.contains(each) || !each.closest(".stage-sheet")) && each.value !== kept.get(each.name),
       );
       others += Number(isOther);
       sheet.classList.toggle("is-tried", isOther);

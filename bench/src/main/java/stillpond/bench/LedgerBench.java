@@ -72,6 +72,12 @@ final class LedgerBench {
         figures.addAll(pictures("change some sheets", project + "/reach", "[name=sheet]"));
         String compared = Math.min(sheets, GrownDemo.IN_SCENE) + " sheets";
         figures.addAll(pictures("to sign, all sheets", project + "/compare/consistency", "main tbody tr"));
+        page.navigate(project + "/compare");
+        String character = page.locator("input[name=card]").nth(1).getAttribute("value");
+        figures.addAll(pictures(
+                "compare, parts of one character by " + compared,
+                project + "/compare?scene=" + scene + "&card=" + character,
+                ".compare-table tbody tr:not(.compare-group)"));
         figures.addAll(pictures(
                 "compare, parts by " + compared,
                 project + "/compare?scene=" + scene,

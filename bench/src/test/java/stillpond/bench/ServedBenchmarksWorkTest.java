@@ -59,7 +59,7 @@ class ServedBenchmarksWorkTest {
     @Test
     void theLedgerOfManySheetsIsAskedFor() {
         assertThat(new LedgerBench(page(), SHEETS, 1).run(url))
-                .hasSize(14)
+                .hasSize(16)
                 .allMatch(figure -> figure.median() > 0)
                 .last()
                 .satisfies(figure -> assertThat(figure.what()).contains("by 3 sheets"));

@@ -12,12 +12,14 @@ import stillpond.core.colour.ColourModel;
 import stillpond.core.colour.ColourVision;
 import stillpond.core.colour.CssColour;
 import stillpond.core.colour.Gamut;
+import stillpond.core.colour.HuePlane;
 import stillpond.core.colour.Mixing;
 import stillpond.core.colour.Nudge;
 import stillpond.core.colour.Oklch;
 import stillpond.core.colour.Related;
 import stillpond.core.colour.Snap;
 import stillpond.core.colour.Srgb;
+import stillpond.core.palette.SwatchQuery;
 
 /** Colours as hex codes, and in OKLCH as lightness 0 to 1, chroma, and hue in degrees. */
 public final class Colours {
@@ -28,6 +30,12 @@ public final class Colours {
     @JSExport
     public static double difference(String first, String second) {
         return Ciede2000.between(Srgb.ofHex(first), Srgb.ofHex(second));
+    }
+
+    /** Whether what was typed finds a swatch. */
+    @JSExport
+    public static boolean isFound(String query, String name, String card, String hex) {
+        return new SwatchQuery(query).finds(name, card, Srgb.ofHex(hex));
     }
 
     @JSExport
@@ -44,6 +52,17 @@ public final class Colours {
     @JSExport
     public static Shown shown(double lightness, double chroma, double hue) {
         return Shown.of(Gamut.show(new Oklch(lightness, chroma, hue)));
+    }
+
+    /**
+     * All lightnesses and chromas of one hue: white above, black below, grey to the left.
+     *
+     * @param mostChroma at the right edge
+     * @return row by row, as 0xAARRGGBB; 0 where sRGB has no such colour
+     */
+    @JSExport
+    public static int[] ofHue(double hue, double mostChroma, int columns, int rows) {
+        return HuePlane.of(hue, mostChroma, columns, rows);
     }
 
     @JSExport

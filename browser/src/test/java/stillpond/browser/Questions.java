@@ -117,6 +117,8 @@ final class Questions {
             case "from", "to" -> isWhole ? random.nextInt(regions) : idOrHex(parameter, random);
             case "lightness" -> isWhole ? (Object) (random.nextInt(41) - 20) : (Object) random.nextDouble();
             case "chroma" -> isWhole ? (Object) (random.nextInt(41) - 20) : (Object) (0.4 * random.nextDouble());
+            case "columns" -> 1 + random.nextInt(5);
+            case "mostChroma" -> 0.1 + 0.3 * random.nextDouble();
             case "dense" -> random.nextInt(256);
             case "solid" -> 1 + random.nextInt(255);
             case "paint" -> darker(random);
@@ -140,7 +142,7 @@ final class Questions {
             case "span" -> new int[] {random.nextInt(50), -7, 60 + random.nextInt(50), random.nextInt(50)};
             case "percents" -> random.ints(rows, 0, 101).sorted().toArray();
             case "id" -> any(random, SWATCHES);
-            case "name" -> any(random, NAMES);
+            case "name", "card", "query" -> any(random, NAMES);
             case "isHidden", "isLocked", "isLifting" -> random.nextBoolean();
             case "sheet", "scene" -> any(random, new String[] {"follow", "plain", SWATCHES[0], SWATCHES[1]});
             case "percent" -> random.nextInt(101);

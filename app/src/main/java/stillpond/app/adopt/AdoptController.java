@@ -3,10 +3,14 @@ package stillpond.app.adopt;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import stillpond.app.account.SignedIn;
@@ -42,8 +46,16 @@ class AdoptController {
             @PathVariable UUID sheet,
             @RequestParam Optional<UUID> layer,
             @AuthenticationPrincipal SignedIn person,
+            @RequestParam(defaultValue = "false") boolean stretched,
             @RequestParam MultipartFile file)
             throws IOException {
-        return adoption.adopt(sheets.get(project, sheet, layer), person.id(), file.getBytes());
+        return adoption.adopt(sheets.get(project, sheet, layer), person.id(), file.getBytes(), stretched);
+    }
+
+    /** To be asked about, and sent again as one to be stretched. */
+    @ExceptionHandler(OtherSize.class)
+    @ResponseStatus(HttpStatus.PRECONDITION_FAILED)
+    ProblemDetail otherSize(OtherSize other) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.PRECONDITION_FAILED, other.getMessage());
     }
 }

@@ -58,10 +58,21 @@ class FlatsAdoption {
      */
     record MixedPlace(UUID fill, double x, double y) {}
 
-    /** @throws Refusal; then nothing is changed */
-    Adopted adopt(Sheet sheet, UUID author, byte[] file) {
-        return pictureFiles.with(
-                file, limits, read -> transaction.execute(status -> adopt(sheet, author, read.picture())));
+    /**
+     * @param isStretched whether a picture of another size is stretched over the sheet
+     * @throws OtherSize if it is of another size and is not to be stretched
+     * @throws Refusal; then nothing is changed
+     */
+    Adopted adopt(Sheet sheet, UUID author, byte[] file, boolean isStretched) {
+        return pictureFiles.with(file, limits, read -> {
+            Picture picture = read.picture();
+            Layer layer = sheet.layer();
+            boolean isAsLarge = picture.widthPx() == layer.widthPx() && picture.heightPx() == layer.heightPx();
+            if (!isAsLarge && !isStretched) {
+                throw new OtherSize(picture.widthPx(), picture.heightPx(), layer.widthPx(), layer.heightPx());
+            }
+            return transaction.execute(status -> adopt(sheet, author, picture));
+        });
     }
 
     private Adopted adopt(Sheet sheet, UUID author, Picture picture) {

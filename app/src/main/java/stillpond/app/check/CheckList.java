@@ -19,7 +19,7 @@ import stillpond.core.fill.Fill;
  * @param rows on the layer that is worked on, the first of them
  * @param elsewhere what is on other layers
  * @param pockets fills all pockets that likely wear something, if there are any
- * @param open how many nobody has accepted, on all layers
+ * @param open how many there are to check, on all layers
  * @param isClean whether none of them is on this layer
  * @param accepted how many of this layer are, {@code showsAccepted} whether they are shown
  */
@@ -54,7 +54,7 @@ record CheckList(
         Map<UUID, List<SheetFindings.Found>> beside = new LinkedHashMap<>();
         int open = 0;
         for (SheetFindings.Found found : everywhere) {
-            open += found.isAccepted() ? 0 : 1;
+            open += found.isToCheck() ? 1 : 0;
             if (found.layer().id().equals(layer)) {
                 here.add(found);
             } else if (!found.isAccepted()) {

@@ -33,7 +33,13 @@ public class SheetFindings {
     }
 
     /** @param layer that it was found on @param isAccepted whether somebody has said that it is meant */
-    public record Found(Layer layer, Finding finding, boolean isAccepted) {}
+    public record Found(Layer layer, Finding finding, boolean isAccepted) {
+
+        /** Whether it counts as something to check: nobody has accepted it, and it is more than a region not laid yet. */
+        public boolean isToCheck() {
+            return !isAccepted && finding.isToCheck();
+        }
+    }
 
     /** On all layers of a sheet, from front to back. */
     @Transactional(readOnly = true)
@@ -57,14 +63,10 @@ public class SheetFindings {
                 .collect(Collectors.toSet());
     }
 
-    /** How many findings nobody has accepted, without regions that are simply not laid yet: those are counted as left. */
+    /** How many there are to check. */
     @Transactional(readOnly = true)
     public long count(UUID project, UUID sheet) {
-        return of(project, sheet).stream()
-                .filter(found -> !found.isAccepted())
-                .filter(found -> !(found.finding() instanceof Finding.Unfilled unfilled
-                        && unfilled.size() == Finding.Size.REGION))
-                .count();
+        return of(project, sheet).stream().filter(Found::isToCheck).count();
     }
 
     /** Says that a finding is meant, or that it is not after all. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
+import stillpond.app.account.OwnKeys;
 import stillpond.app.account.SignedIn;
 import stillpond.app.palette.CardView;
 import stillpond.app.sheet.KeptFills;
@@ -24,6 +26,7 @@ import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.shelf.ProjectView;
 import stillpond.app.shelf.ProjectViews;
+import stillpond.app.shelf.SheetTile;
 import stillpond.core.colour.BlendMode;
 import stillpond.core.palette.Staging;
 import tools.jackson.databind.json.JsonMapper;
@@ -40,6 +43,7 @@ class DeskController {
     private final SheetColours colours;
     private final ShoreCards shore;
     private final KeptFills kept;
+    private final OwnKeys ownKeys;
     private final JsonMapper json;
 
     DeskController(
@@ -49,7 +53,9 @@ class DeskController {
             SheetColours colours,
             ShoreCards shore,
             KeptFills kept,
+            OwnKeys ownKeys,
             JsonMapper json) {
+        this.ownKeys = ownKeys;
         this.projects = projects;
         this.sheets = sheets;
         this.states = states;
@@ -57,6 +63,16 @@ class DeskController {
         this.shore = shore;
         this.kept = kept;
         this.json = json;
+    }
+
+    /** The sheets before and after one, in reading order, across scenes; null at the ends. */
+    private record Beside(
+            @Nullable SheetTile before, @Nullable SheetTile after) {
+
+        static Beside of(List<SheetTile> all, UUID sheet) {
+            int at = all.stream().map(SheetTile::id).toList().indexOf(sheet);
+            return new Beside(at > 0 ? all.get(at - 1) : null, at >= 0 && at + 1 < all.size() ? all.get(at + 1) : null);
+        }
     }
 
     @GetMapping("/projects/{project}/sheets/{sheet}")
@@ -77,6 +93,9 @@ class DeskController {
                         .filter(scene -> scene.id().equals(present.scene()))
                         .findFirst()
                         .orElseThrow());
+        Beside beside = Beside.of(view.sheets(), sheet);
+        model.addAttribute("before", beside.before());
+        model.addAttribute("after", beside.after());
         DeskState state = states.of(present, person.id());
         model.addAttribute("planes", state.planes());
         model.addAttribute(
@@ -85,6 +104,8 @@ class DeskController {
                         ? null
                         : state.palette().lights().get(state.palette().light()).name());
         // Inside a script element, no text may look like its end.
+        model.addAttribute(
+                "ownKeys", json.writeValueAsString(ownKeys.of(person.id())).replace("<", "\\u003c"));
         model.addAttribute("state", json.writeValueAsString(state).replace("<", "\\u003c"));
         lay(model, present, cards(present));
         return "desk/desk";

@@ -14,6 +14,8 @@ import stillpond.app.sheet.SheetCast;
 @Component
 class ShoreCards {
 
+    private static final int MANY = 24;
+
     private final SheetCast cast;
 
     ShoreCards(SheetCast cast) {
@@ -32,7 +34,9 @@ class ShoreCards {
         }
         List<CardView> cards = new ArrayList<>();
         all.stream().filter(CardView::isNeutral).forEach(cards::add);
-        cards.addAll(present);
+        // A card of very many, such as a range of inks, would push the others out of sight.
+        present.stream().filter(card -> card.swatches().size() <= MANY).forEach(cards::add);
+        present.stream().filter(card -> card.swatches().size() > MANY).forEach(cards::add);
         all.stream().filter(CardView::isLoose).forEach(cards::add);
         return cards;
     }

@@ -2,6 +2,7 @@ package stillpond.app.ledger;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -76,22 +77,23 @@ class LedgerController {
         if (!(threshold > 0 && threshold <= 20)) {
             throw new Refusal("Twins are found up to a difference of 20.");
         }
-        List<Row> rows = rows(project, scene);
+        List<WornSwatches.Use> uses = worn.inUse(project, scene);
+        long sheets = Math.max(
+                1, uses.stream().map(WornSwatches.Use::sheet).distinct().count());
+        List<Row> rows = rows(project, scene, uses, sheets);
         model.addAttribute("project", projects.get(project));
         model.addAttribute("scenes", projects.scenes(project));
         model.addAttribute("scene", scene.orElse(null));
         model.addAttribute("twins", twins(rows, threshold));
         model.addAttribute("rows", sorted(rows, order));
+        model.addAttribute("made", made(worn.madeInUse(project, scene), rows, sheets));
         model.addAttribute("order", order);
         model.addAttribute("threshold", threshold);
         return "ledger/ledger";
     }
 
-    private List<Row> rows(UUID project, Optional<UUID> scene) {
-        List<WornSwatches.Use> all = worn.inUse(project, scene);
+    private List<Row> rows(UUID project, Optional<UUID> scene, List<WornSwatches.Use> all, long sheets) {
         Map<UUID, List<WornSwatches.Use>> uses = all.stream().collect(Collectors.groupingBy(WornSwatches.Use::swatch));
-        long sheets =
-                Math.max(1, all.stream().map(WornSwatches.Use::sheet).distinct().count());
         List<Row> rows = new ArrayList<>();
         for (CardView card : CardView.of(palettes.of(project))) {
             for (SwatchView swatch : card.swatches()) {
@@ -103,6 +105,38 @@ class LedgerController {
             }
         }
         return rows;
+    }
+
+    /** Gradients and patterns of some swatches. */
+    public record MadeRow(List<Row> of, double share, long regions, List<Place> places) {
+
+        public String name() {
+            return of.stream().map(row -> row.swatch().name()).collect(Collectors.joining(" and "));
+        }
+    }
+
+    private static List<MadeRow> made(List<WornSwatches.MadeUse> all, List<Row> rows, long sheets) {
+        Map<UUID, Row> bySwatch =
+                rows.stream().collect(Collectors.toMap(row -> row.swatch().id(), row -> row));
+        return all.stream()
+                .collect(Collectors.groupingBy(WornSwatches.MadeUse::swatches, LinkedHashMap::new, Collectors.toList()))
+                .entrySet()
+                .stream()
+                .filter(each -> bySwatch.keySet().containsAll(each.getKey()))
+                .map(each -> new MadeRow(
+                        each.getKey().stream().map(bySwatch::get).toList(),
+                        each.getValue().stream()
+                                        .mapToDouble(WornSwatches.MadeUse::share)
+                                        .sum()
+                                / sheets,
+                        each.getValue().stream()
+                                .mapToLong(WornSwatches.MadeUse::regions)
+                                .sum(),
+                        each.getValue().stream()
+                                .map(use -> new Place(use.sheet(), use.title(), use.regions(), 0, 0))
+                                .toList()))
+                .sorted(Comparator.comparingDouble((MadeRow row) -> -row.share()))
+                .toList();
     }
 
     private static double share(List<WornSwatches.Use> uses) {

@@ -49,12 +49,17 @@ public class HandDams {
      * @return false if the line parts nothing; then nothing is changed, nor told
      */
     public boolean draw(Sheet sheet, UUID author, List<Point> line, Consumer<Cut> seen) {
-        return draw(sheet, author, "Drew a dam", open -> HandDam.draw(open.openings(), open.ink(), line), seen);
+        return draw(
+                sheet, drawing(author, "Drew a dam"), open -> HandDam.draw(open.openings(), open.ink(), line), seen);
     }
 
     /** Likewise, with the ends of the line carried on to ink however far away that is. */
     public boolean drawExtended(Sheet sheet, UUID author, List<Point> line, Consumer<Cut> seen) {
-        return draw(sheet, author, "Drew a dam", open -> HandDam.drawExtended(open.openings(), open.ink(), line), seen);
+        return draw(
+                sheet,
+                drawing(author, "Drew a dam"),
+                open -> HandDam.drawExtended(open.openings(), open.ink(), line),
+                seen);
     }
 
     /**
@@ -70,8 +75,7 @@ public class HandDams {
         }
         return draw(
                 sheet,
-                author,
-                "Divided a region evenly",
+                drawing(author, "Divided a region evenly"),
                 open -> HandDam.drawAll(
                         open.openings(),
                         open.ink(),
@@ -79,16 +83,33 @@ public class HandDams {
                 seen);
     }
 
+    /**
+     * Draws several dams as one change.
+     *
+     * @param lines each as {@link #draw} takes it
+     * @return false if none of them parts anything; then nothing is changed
+     */
+    public boolean drawAll(Sheet sheet, UUID change, UUID author, String words, List<List<Point>> lines) {
+        return draw(
+                sheet,
+                new LayerCuts.Making(change, author, words),
+                open -> HandDam.drawAll(open.openings(), open.ink(), lines),
+                seen -> {});
+    }
+
+    private static LayerCuts.Making drawing(UUID author, String words) {
+        return new LayerCuts.Making(UUID.randomUUID(), author, words);
+    }
+
     private boolean draw(
             Sheet sheet,
-            UUID author,
-            String words,
+            LayerCuts.Making making,
             Function<OpenLayers.OpenLayer, HandDam.Outcome> drawing,
             Consumer<Cut> seen) {
         sheet.layer().requireLineArt();
         OpenLayers.OpenLayer open = openLayers.take(sheet.layer());
         if (drawing.apply(open) instanceof HandDam.Parted parted) {
-            store(sheet, author, words, open, parted, seen);
+            store(sheet, making, open, parted, seen);
             return true;
         }
         openLayers.keep(sheet.layer(), open);
@@ -109,20 +130,24 @@ public class HandDams {
             openLayers.keep(sheet.layer(), open);
             return false;
         }
-        store(sheet, author, "Joined regions", open, new HandDam.Parted(joined, Set.of(), List.of(), List.of()), seen);
+        store(
+                sheet,
+                drawing(author, "Joined regions"),
+                open,
+                new HandDam.Parted(joined, Set.of(), List.of(), List.of()),
+                seen);
         return true;
     }
 
     private void store(
             Sheet sheet,
-            UUID author,
-            String words,
+            LayerCuts.Making making,
             OpenLayers.OpenLayer open,
             HandDam.Parted parted,
             Consumer<Cut> seen) {
         UUID layer = UUID.randomUUID();
         seen.accept(new Cut(layer, DamPatchCodec.encode(open.openings().openings(), parted)));
         OpenLayers.OpenLayer cut = new OpenLayers.OpenLayer(parted.openings(), open.ink());
-        openLayers.keep(cuts.split(sheet, author, words, layer, parted, open.ink()), cut);
+        openLayers.keep(cuts.split(sheet, making, layer, parted, open.ink()), cut);
     }
 }

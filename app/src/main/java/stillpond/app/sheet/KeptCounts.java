@@ -1,5 +1,6 @@
 package stillpond.app.sheet;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -30,6 +31,29 @@ class KeptCounts {
                 from stale
                 join layer_cells c on c.layer_id = stale.id
                 cross join lateral unnest(c.regions, c.areas) with ordinality as cell (region, area, number)
+            ), made as (
+                select c.layer_id, c.region, coalesce(c.area, 0) as area, named.swatches
+                from cells c
+                join cell_fill f on f.layer_id = c.layer_id and f.cell = c.cell and f.made is not null
+                cross join lateral (
+                    select array_agg(s.swatch_id order by s.swatch_id) as swatches from fill_swatch s where s.fill = f.made) as named
+            ), alone as (
+                select c.layer_id, f.swatch_id, coalesce(c.area, 0) as area
+                from cells c join cell_fill f on f.layer_id = c.layer_id and f.cell = c.cell and f.swatch_id is not null
+                union all
+                select layer_id, swatches[1], area from made where cardinality(swatches) = 1
+            ), alone_areas as (
+                select layer_id, swatch_id, sum(area) as area from alone group by layer_id, swatch_id
+            ), several as (
+                select layer_id, swatches, count(distinct region) as regions, sum(area) as area
+                from made where cardinality(swatches) > 1 group by layer_id, swatches
+            ), made_gone as (
+                delete from layer_made m using stale
+                where m.layer_id = stale.id and not exists (
+                    select 1 from several where several.layer_id = m.layer_id and several.swatches = m.swatches)
+            ), made_put as (
+                insert into layer_made (layer_id, swatches, regions, area) select layer_id, swatches, regions, area from several
+                on conflict (layer_id, swatches) do update set regions = excluded.regions, area = excluded.area
             ), flat as (
                 select c.layer_id, w.swatch_id, count(distinct c.region) as regions, sum(coalesce(c.area, 0)) as area
                 from cells c join cell_wears w on w.layer_id = c.layer_id and w.cell = c.cell
@@ -41,17 +65,20 @@ class KeptCounts {
                 from stale join cell_wears w on w.layer_id = stale.id and w.cell < 0
                 group by w.layer_id, w.swatch_id
             ), fresh as materialized (
-                select layer_id, swatch_id, coalesce(regions, 0) as regions, coalesce(area, 0) as area,
+                select layer_id, swatch_id, coalesce(regions, 0) as regions, coalesce(flat.area, 0) as area,
+                       coalesce(alone_areas.area, 0) as alone_area,
                        coalesce(strokes, 0) as strokes, coalesce(shadows, 0) as shadows
                 from flat full join beside using (layer_id, swatch_id)
+                left join alone_areas using (layer_id, swatch_id)
             ), gone as (
                 delete from layer_worn worn using stale
                 where worn.layer_id = stale.id and not exists (
                     select 1 from fresh where fresh.layer_id = worn.layer_id and fresh.swatch_id = worn.swatch_id)
             ), put as (
-                insert into layer_worn (layer_id, swatch_id, regions, area, strokes, shadows)
-                select layer_id, swatch_id, regions, area, strokes, shadows from fresh
+                insert into layer_worn (layer_id, swatch_id, regions, area, alone_area, strokes, shadows)
+                select layer_id, swatch_id, regions, area, alone_area, strokes, shadows from fresh
                 on conflict (layer_id, swatch_id) do update set regions = excluded.regions, area = excluded.area,
+                    alone_area = excluded.alone_area,
                     strokes = excluded.strokes, shadows = excluded.shadows
             ), filled as (
                 select layer_id, count(*) as regions
@@ -66,6 +93,11 @@ class KeptCounts {
             select stale.id, stale.version, coalesce(filled.regions, 0)
             from stale left join filled on filled.layer_id = stale.id
             on conflict (layer_id) do update set version = excluded.version, filled = excluded.filled""";
+
+    private static final String OF_BOOK_OR_SCENE = """
+            where s.project_id = :project and s.removed_at is null
+            and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
+            """;
 
     private final JdbcClient database;
 
@@ -90,17 +122,41 @@ class KeptCounts {
         renew(project);
         return database.sql("""
                 select w.swatch_id as swatch, s.id as sheet, s.title, sum(w.regions) as regions, sum(w.strokes) as strokes,
-                       sum(w.shadows) as shadows, sum(w.area / (1.0 * l.width_px * l.height_px)) as share
+                       sum(w.shadows) as shadows, sum(w.alone_area / (1.0 * l.width_px * l.height_px)) as share
                 from sheet s
                 join layer l on l.sheet_id = s.id and l.is_current
                 join layer_worn w on w.layer_id = l.id
-                where s.project_id = :project and s.removed_at is null
-                      and (cast(:scene as uuid) is null or s.scene_id = cast(:scene as uuid))
+                """ + OF_BOOK_OR_SCENE + """
                 group by w.swatch_id, s.id, s.title, s.position
                 order by s.position, s.title""")
                 .param("project", project)
                 .param("scene", scene.map(UUID::toString).orElse(null))
                 .query(WornSwatches.Use.class)
+                .list();
+    }
+
+    /** Each gradient and pattern of several swatches that regions wear on a sheet, whatever its course. */
+    List<WornSwatches.MadeUse> madeInUse(UUID project, Optional<UUID> scene) {
+        renew(project);
+        return database.sql("""
+                select array_to_string(m.swatches, ' ') as swatches, s.id as sheet, s.title, sum(m.regions) as regions,
+                       sum(m.area / (1.0 * l.width_px * l.height_px)) as share
+                from sheet s
+                join layer l on l.sheet_id = s.id and l.is_current
+                join layer_made m on m.layer_id = l.id
+                """ + OF_BOOK_OR_SCENE + """
+                group by m.swatches, s.id, s.title, s.position
+                order by s.position, s.title""")
+                .param("project", project)
+                .param("scene", scene.map(UUID::toString).orElse(null))
+                .query((row, number) -> new WornSwatches.MadeUse(
+                        Arrays.stream(row.getString("swatches").split(" "))
+                                .map(UUID::fromString)
+                                .toList(),
+                        row.getObject("sheet", UUID.class),
+                        row.getString("title"),
+                        row.getLong("regions"),
+                        row.getDouble("share")))
                 .list();
     }
 

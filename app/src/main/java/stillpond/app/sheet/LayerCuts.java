@@ -125,12 +125,15 @@ class LayerCuts {
         shadows.carry(old, fresh.asLayer());
     }
 
+    /** A change as history keeps it. @param words what it is, for people */
+    record Making(UUID change, UUID author, String words) {}
+
     /**
      * Lets a layer whose cells a dam drawn by hand has split take the place of the present one; the parts of a cell wear what it wore.
      *
      * @param id of the new layer
      */
-    Layer split(Sheet before, UUID author, String words, UUID id, HandDam.Parted parted, InkPlane ink) {
+    Layer split(Sheet before, Making making, UUID id, HandDam.Parted parted, InkPlane ink) {
         StoredSheet sheet = sheets.findAndLock(before.id()).orElseThrow();
         StoredLayer old = sheet.layer(before.layer().id());
         if (!old.isCurrent()) {
@@ -151,7 +154,7 @@ class LayerCuts {
                 split.parts().forEach(part -> worn.put(part, worn.get(split.cell())));
             }
         }
-        keep(sheet, author, words, old, fresh);
+        keep(sheet, making, old, fresh);
         fills.write(fresh.id(), Fills.none().becoming(Fills.of(worn)));
         return fresh.asLayer();
     }
@@ -221,8 +224,18 @@ class LayerCuts {
     }
 
     private void keep(StoredSheet sheet, UUID author, String words, StoredLayer old, StoredLayer fresh) {
+        keep(sheet, new Making(UUID.randomUUID(), author, words), old, fresh);
+    }
+
+    private void keep(StoredSheet sheet, Making making, StoredLayer old, StoredLayer fresh) {
         sheet.nextRevision();
-        history.keep(sheet.projectId(), author, words, List.of(new Effect.Recut(sheet.id(), old.id(), fresh.id())));
+        history.keep(
+                making.change(),
+                sheet.projectId(),
+                making.author(),
+                making.words(),
+                "",
+                List.of(new Effect.Recut(sheet.id(), old.id(), fresh.id())));
     }
 
     private List<Recuts.LostFill> lost(Layer layer, List<Integer> cells) {

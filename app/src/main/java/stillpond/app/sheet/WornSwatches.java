@@ -45,8 +45,16 @@ public class WornSwatches {
         }
     }
 
-    /** How much of one sheet wears a swatch. @param share of the sheet that regions cover, 0 to 1 */
+    /** How much of one sheet wears a swatch. @param share of the sheet that regions cover which wear it alone, 0 to 1 */
     public record Use(UUID swatch, UUID sheet, String title, long regions, long strokes, long shadows, double share) {}
+
+    /** How much of one sheet wears gradients or patterns of the same swatches. @param share of the sheet, 0 to 1 */
+    public record MadeUse(List<UUID> swatches, UUID sheet, String title, long regions, double share) {}
+
+    /** See {@link #inUse}. */
+    public List<MadeUse> madeInUse(UUID project, Optional<UUID> scene) {
+        return counts.madeInUse(project, scene);
+    }
 
     /** Every swatch that something wears, sheet by sheet, in a project or one of its scenes. */
     public List<Use> inUse(UUID project, Optional<UUID> scene) {

@@ -1,5 +1,6 @@
 package stillpond.app.shelf;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import stillpond.app.palette.CardView;
@@ -12,9 +13,13 @@ public record ProjectView(UUID id, String title, List<SceneView> scenes, List<Ca
         return scenes.stream().flatMap(scene -> scene.sheets().stream()).toList();
     }
 
-    /** The sheets that stand for the project on the shelf. */
+    /** The sheets that stand for the project on the shelf: those that are furthest. */
     public List<SheetTile> cover() {
-        return sheets().stream().limit(3).toList();
+        return sheets().stream()
+                .sorted(Comparator.comparingInt(
+                        (SheetTile sheet) -> -sheet.progress().percent()))
+                .limit(3)
+                .toList();
     }
 
     public Progress progress() {

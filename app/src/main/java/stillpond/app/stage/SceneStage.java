@@ -1,5 +1,6 @@
 package stillpond.app.stage;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -27,8 +28,81 @@ record SceneStage(
         List<OnSheet> sheets,
         List<Member> cast) {
 
+    private static final String FOLLOW = "follow";
+    private static final String PLAIN = "plain";
+
+    /** Something that can be chosen, as a picture. @param query of the small picture that shows it */
+    record Option(String value, String name, String query) {}
+
     /** What a card wears somewhere: {@code follow}, {@code plain} or the id of a wardrobe. */
-    record Dress(UUID card, String name, List<Wardrobe> wardrobes, String worn) {}
+    record Dress(UUID card, String name, List<Wardrobe> wardrobes, String worn) {
+
+        public List<Option> forScene() {
+            List<Option> options = new ArrayList<>();
+            options.add(new Option(FOLLOW, "what the card says", "wear=" + card + ":" + PLAIN));
+            options.addAll(own());
+            return options;
+        }
+
+        /** @param ofScene what the scene says of the card */
+        public List<Option> forSheet(String ofScene) {
+            List<Option> options = new ArrayList<>();
+            options.add(new Option(FOLLOW, "as the scene", "wear=" + card + ":" + orPlain(ofScene)));
+            options.add(new Option(PLAIN, "what the card says", "wear=" + card + ":" + PLAIN));
+            options.addAll(own());
+            return options;
+        }
+
+        private List<Option> own() {
+            return wardrobes.stream()
+                    .map(each -> new Option(each.id().toString(), each.name(), "wear=" + card + ":" + each.id()))
+                    .toList();
+        }
+    }
+
+    public List<Option> lightsForScene() {
+        List<Option> options = new ArrayList<>();
+        options.add(new Option(FOLLOW, "as drawn", "light=" + PLAIN));
+        options.addAll(ownLights());
+        return options;
+    }
+
+    public List<Option> lightsForSheet() {
+        List<Option> options = new ArrayList<>();
+        options.add(new Option(FOLLOW, "as the scene", "light=" + orPlain(light)));
+        options.add(new Option(PLAIN, "as drawn", "light=" + PLAIN));
+        options.addAll(ownLights());
+        return options;
+    }
+
+    private List<Option> ownLights() {
+        return lights.stream()
+                .map(each -> new Option(each.id().toString(), each.light().name(), "light=" + each.id()))
+                .toList();
+    }
+
+    private static String orPlain(String said) {
+        return said.equals(FOLLOW) ? PLAIN : said;
+    }
+
+    /** What the scene says that a card wears. */
+    public String wornInScene(UUID card) {
+        return wardrobes.stream()
+                .filter(dress -> dress.card().equals(card))
+                .map(Dress::worn)
+                .findFirst()
+                .orElse(FOLLOW);
+    }
+
+    /** The first sheet with somebody on it, or else the first. */
+    public UUID sheetWith(UUID card) {
+        return sheets.stream()
+                .filter(sheet -> sheet.wardrobes().stream()
+                        .anyMatch(dress -> dress.card().equals(card)))
+                .findFirst()
+                .orElse(sheets.get(0))
+                .id();
+    }
 
     /** A card of the project. */
     record Member(UUID card, String name) {}
@@ -36,6 +110,7 @@ record SceneStage(
     /**
      * One sheet.
      *
+     * @param wardrobes of those who are on it
      * @param present everybody on it, by name
      * @param said the cards of those who were said to be
      */
@@ -59,7 +134,11 @@ record SceneStage(
                                 sheet.id(),
                                 sheet.title(),
                                 text(staging.lightOf(sheet.id())),
-                                dresses(palette, staging, sheet.id()),
+                                dresses(palette, staging, sheet.id()).stream()
+                                        .filter(dress -> !dress.worn().equals(FOLLOW)
+                                                || cast.getOrDefault(sheet.id(), List.of())
+                                                        .contains(dress.card()))
+                                        .toList(),
                                 names(palette, cast.getOrDefault(sheet.id(), List.of())),
                                 said.apply(sheet.id())))
                         .toList(),
@@ -87,6 +166,6 @@ record SceneStage(
     private static String text(Staging.Choice choice) {
         return choice instanceof Staging.Choice.Named named
                 ? named.id().toString()
-                : choice instanceof Staging.Choice.Plain ? "plain" : "follow";
+                : choice instanceof Staging.Choice.Plain ? PLAIN : FOLLOW;
     }
 }

@@ -1,10 +1,11 @@
-import type { Choice, Proposal, Proposals, SourceSheet } from "messages";
+import type { Along, Choice, Proposal, ProposedMessage, Proposals, SourceSheet } from "messages";
 import { button, el } from "../../shared/build";
 import { all, byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Crop } from "../view/crop";
 import type { Gathering } from "../hand/gathering";
 import type { Hand } from "../hand/hand";
+import type { NewCells } from "../hand/new-cells";
 import type { Fills } from "../model/fills";
 import { hexOf } from "../model/looks";
 import type { Regions } from "../model/regions";
@@ -12,12 +13,14 @@ import { countedPlaces } from "../model/places";
 import { NO_FILL, type Fill } from "../model/state";
 import type { Work } from "../model/work";
 import type { SheetView } from "../view/sheet-view";
+import type { Groups } from "../ledger/groups";
 import { fillRow } from "../ledger/fill-row";
 import type { ShadowCalls } from "../shadows/shadow-calls";
 import { CarryRun } from "./carry-run";
 import { paintSource } from "./source-picture";
 
 const MOST_ROWS = 60;
+const NOTHING_ALONG: Along = { gaps: 0, groups: 0 };
 
 /** Carries fills from other sheets: what is sure is laid in one act, what is doubtful is hatched and gone through with two keys. */
 export class CarryDrawer {
@@ -31,6 +34,8 @@ export class CarryDrawer {
   private lines = new Map<Fill, number[]>();
   /** Shadows that come along with it. */
   private shadows: Proposals["shadows"] = [];
+  /** What else does: gaps as they were decided there, and groups. */
+  private along = NOTHING_ALONG;
   private doubtful: Proposal[] = [];
   /** Of the doubtful ones: which is looked at, and which of its choices. */
   private at = 0;
@@ -47,6 +52,8 @@ export class CarryDrawer {
     private readonly gathering: Gathering,
     private readonly crop: Crop,
     private readonly shadowCalls: ShadowCalls,
+    private readonly groups: Groups,
+    private readonly newCells: NewCells,
   ) {
     new CarryRun(path, () => this.chosenSources);
     byId("carry-ask").addEventListener("click", () => void this.ask());
@@ -178,11 +185,12 @@ export class CarryDrawer {
     try {
       const overFilled = byId<HTMLInputElement>("carry-over").checked;
       const uncovered = byId<HTMLInputElement>("carry-uncovered").checked;
-      const { layer, proposals, lines, shadows } = await call<Proposals>(`${this.path}/carry`, {
+      const { proposals: proposed, along } = await call<ProposedMessage>(`${this.path}/carry`, {
         sources,
         overFilled,
         uncovered,
       });
+      const { layer, proposals, lines, shadows } = proposed;
       const known = proposals
         .map((each) => ({
           ...each,
@@ -192,12 +200,9 @@ export class CarryDrawer {
       this.sure = known.filter((each) => each.isSure);
       this.lines = new Map(layer === this.fills.layer ? Object.entries(lines) : []);
       this.shadows = layer === this.fills.layer ? shadows : [];
+      this.along = layer === this.fills.layer ? along : NOTHING_ALONG;
       this.doubtful = known.filter((each) => !each.isSure).sort((a, b) => this.area(b) - this.area(a));
-      this.tell(
-        known.length + this.lines.size + this.shadows.length === 0
-          ? "Nothing on this sheet looks like anything there."
-          : "",
-      );
+      this.tell(known.length + this.besides === 0 ? "Nothing on this sheet looks like anything there." : "");
     } catch (error) {
       this.tell((error as Error).message);
     }
@@ -220,18 +225,38 @@ export class CarryDrawer {
       byFill.set(fill, [...(byFill.get(fill) ?? []), ...cells]);
     }
     const said = `Laid ${this.counted}`;
-    const shadows = this.shadows;
+    const { shadows, along } = this;
     this.sure = [];
     this.lines = new Map();
     this.shadows = [];
+    this.along = NOTHING_ALONG;
     this.fills.tryOnCells(new Map());
     this.work.layAll(byFill);
     if (shadows.length > 0) {
       void this.shadowCalls.addAll(shadows);
     }
-    this.hand.said.set(said);
+    if (along.gaps + along.groups > 0) {
+      void this.layAlong(along, said);
+    } else {
+      this.hand.said.set(said);
+    }
     this.renew();
     this.goThere();
+  }
+
+  private async layAlong({ gaps }: Along, said: string): Promise<void> {
+    const message = { sources: this.chosenSources, overFilled: false };
+    try {
+      await this.work.inTurn(() => call(`${this.path}/carry/along`, message));
+      this.hand.said.set(said);
+      await Promise.all([this.groups.load(), this.newCells.takeOver().then(() => this.work.resync())]);
+      if (gaps > 0 && this.isOpen) {
+        // Other dams make other regions.
+        await this.ask();
+      }
+    } catch (error) {
+      this.work.notice.set((error as Error).message);
+    }
   }
 
   private leave(): void {
@@ -245,13 +270,19 @@ export class CarryDrawer {
 
   /** What is sure, in words. */
   private get counted(): string {
-    return countedPlaces(this.sure.length, this.strokes, this.shadows.length);
+    return countedPlaces(this.sure.length, this.strokes, this.shadows.length, this.along);
+  }
+
+  /** How much comes along with what is sure. */
+  private get besides(): number {
+    return this.strokes + this.shadows.length + this.along.gaps + this.along.groups;
   }
 
   private forget(): void {
     this.sure = [];
     this.lines = new Map();
     this.shadows = [];
+    this.along = NOTHING_ALONG;
     this.doubtful = [];
     this.at = 0;
     this.choice = 0;
@@ -290,7 +321,7 @@ export class CarryDrawer {
   }
 
   private renew(): void {
-    const waiting = this.sure.length + this.doubtful.length + this.strokes + this.shadows.length;
+    const waiting = this.sure.length + this.doubtful.length + this.besides;
     this.button.querySelector(".count")!.textContent = waiting === 0 ? "" : String(this.doubtful.length);
     if (!this.isOpen) {
       return;
@@ -298,7 +329,7 @@ export class CarryDrawer {
     byId("carry-setup").hidden = waiting > 0;
     byId("carry-answer").hidden = waiting === 0;
     const sure = byId<HTMLButtonElement>("carry-sure");
-    sure.hidden = this.sure.length + this.strokes + this.shadows.length === 0;
+    sure.hidden = this.sure.length + this.besides === 0;
     sure.textContent = `Lay what is sure: ${this.counted}`;
     byId("carry-doubtful").hidden = this.doubtful.length === 0;
     byId("carry-left").textContent = `${this.at + 1} of ${this.doubtful.length} in doubt`;

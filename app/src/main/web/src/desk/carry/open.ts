@@ -1,11 +1,25 @@
 import type { Desk } from "../hand/desk";
+import type { NewCells } from "../hand/new-cells";
+import type { Groups } from "../ledger/groups";
 import type { ShadowCalls } from "../shadows/shadow-calls";
 import { CarryDrawer } from "./carry-drawer";
 
 /** Fills brought over from other sheets. */
-export function openCarry(desk: Desk, shadowCalls: ShadowCalls): void {
+export function openCarry(desk: Desk, shadowCalls: ShadowCalls, groups: Groups, newCells: NewCells): void {
   const { path, regions, fills, work, hand, view, gathering, crop, column } = desk;
-  const drawer = new CarryDrawer(path, regions, fills, work, hand, view, gathering, crop, shadowCalls);
+  const drawer = new CarryDrawer(
+    path,
+    regions,
+    fills,
+    work,
+    hand,
+    view,
+    gathering,
+    crop,
+    shadowCalls,
+    groups,
+    newCells,
+  );
   hand.cell.listen((cell) => drawer.pointAt(cell));
   column.add("carry", drawer);
   const whileBusy = (name: string, key: string, tells: string, run: () => unknown) => ({

@@ -18,6 +18,11 @@ import { placeRow } from "../view/place-row";
 type Gap = Omit<GapShown, "openings"> & { readonly openings: Opening[] };
 type Filter = "doubtful" | "dammed" | "open";
 
+const NONE: Readonly<Record<Filter, string>> = {
+  doubtful: "No gap of this sheet is in doubt.",
+  dammed: "No gap of this sheet is dammed.",
+  open: "No gap of this sheet is left open.",
+};
 const SETTLE_MS = 120;
 const MOST_ROWS = 60;
 const NEAR_PX = 16;
@@ -84,6 +89,8 @@ export class GapsDrawer {
     this.catchUp();
     if (this.shown.length > 0) {
       this.choose((this.chosen + by + this.shown.length) % this.shown.length, true);
+    } else {
+      this.work.notice.set(NONE[this.filter]);
     }
   }
 

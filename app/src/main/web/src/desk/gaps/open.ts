@@ -3,6 +3,7 @@ import type { NewCells } from "../hand/new-cells";
 import type { Opening } from "../model/openings";
 import type { EvenHandles } from "../view/even-handles";
 import { DamTool } from "./dam-tool";
+import { DamWalk } from "./dam-walk";
 import { Evenly } from "./evenly";
 import { GapsDrawer } from "./gaps-drawer";
 import { Leak } from "./leak";
@@ -41,6 +42,9 @@ export function openGaps(desk: Desk, newCells: NewCells, handles: EvenHandles): 
     },
     drawing: damTool,
   });
+  const damWalk = new DamWalk(damTool, regions, hand, view, overlay);
+  commands.add(...damWalk.commands());
+  commands.onEscape(() => damWalk.leave());
   const evenly = new Evenly(gathering, regions, newCells, work, hand, view, overlay, handles);
   commands.add(
     {

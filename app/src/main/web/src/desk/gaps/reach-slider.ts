@@ -39,10 +39,13 @@ export class ReachSlider {
   }
 
   private say(): void {
-    const shut = this.regions.openings.filter((each) => this.regions.isShut(each) && !each.byHand);
-    const widest = Math.max(0, ...shut.map((each) => each.widthPx));
+    // What somebody has said about a gap does not move with the reach.
+    const byReach = this.regions.openings.filter(
+      (each) => this.regions.isShut(each) && !each.byHand && this.regions.stateOf(each.index) === "BY_REACH",
+    );
+    const widest = Math.max(0, ...byReach.map((each) => each.widthPx));
     byId("reach-said").textContent =
-      shut.length === 0 ? "dams nothing" : `up to ${Math.round(widest)} px, ${shut.length} dammed`;
+      byReach.length === 0 ? "dams nothing by itself" : `dams up to ${Math.round(widest)} px`;
   }
 
   private drawHills(): void {

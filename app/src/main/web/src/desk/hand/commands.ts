@@ -1,3 +1,5 @@
+import type { KeysMessage } from "messages";
+
 /** Where a command is told in the sheet of keys, in this order. */
 export const CHAPTERS = [
   "Fill",
@@ -72,19 +74,59 @@ export interface StripEntry {
 export class Commands {
   private readonly known: Command[] = [];
   private readonly told: Told[] = [];
-  private readonly byKey = new Map<string, Command[]>();
+  private byKey: Map<string, Command[]> | undefined;
   private readonly escapes: (() => boolean)[] = [];
   private readonly rests: (() => unknown)[] = [];
 
+  /** @param own what the person has changed about the keys */
+  constructor(private own: KeysMessage) {}
+
+  get ownKeys(): KeysMessage {
+    return this.own;
+  }
+
+  /** The keys are others from now on. */
+  become(own: KeysMessage): void {
+    this.own = own;
+    this.byKey = undefined;
+  }
+
   add(...commands: readonly Command[]): void {
-    for (const command of commands) {
-      this.known.push(command);
-      this.told.push(command);
-      for (const key of command.keys ?? []) {
-        // What is added later goes first: it speaks of a state that comes and goes.
-        this.byKey.set(key, [command, ...(this.byKey.get(key) ?? [])]);
+    this.known.push(...commands);
+    this.told.push(...commands);
+    this.byKey = undefined;
+  }
+
+  /** The keys of a command as the person has them. */
+  keysOf({ name, keys = [] }: Command): readonly string[] {
+    const own = this.own.pressed[name];
+    return own === undefined ? keys : own === "" ? [] : [own];
+  }
+
+  /** What has a key now, and loses it if another takes it. */
+  whoHas(key: string): Command | undefined {
+    return this.pressedBy(key).find((command) => !command.isMeant);
+  }
+
+  private pressedBy(key: string): readonly Command[] {
+    this.byKey ??= this.sorted();
+    return this.byKey.get(key) ?? [];
+  }
+
+  private sorted(): Map<string, Command[]> {
+    const taken = new Set(Object.values(this.own.pressed));
+    const byKey = new Map<string, Command[]>();
+    for (const command of this.known) {
+      const isOwn = this.own.pressed[command.name] !== undefined;
+      for (const key of this.keysOf(command)) {
+        // What somebody has chosen goes before what comes with the desk, but for what speaks of a state that comes and goes.
+        if (isOwn || command.isMeant || !taken.has(key)) {
+          // What is added later goes first: it speaks of such a state.
+          byKey.set(key, [command, ...(byKey.get(key) ?? [])]);
+        }
       }
     }
+    return byKey;
   }
 
   /** Tells what is done without a key. */
@@ -103,10 +145,13 @@ export class Commands {
     this.rests.push(rest);
   }
 
-  escape(): void {
-    if (!this.closeTop()) {
+  /** Returns whether something was closed; if not, everything comes to rest. */
+  escape(): boolean {
+    const isClosed = this.closeTop();
+    if (!isClosed) {
       this.rests.forEach((rest) => rest());
     }
+    return isClosed;
   }
 
   /** Closes what lies over the rest; returns whether there was anything. */
@@ -116,7 +161,10 @@ export class Commands {
 
   /** Runs what a key means; returns whether it means anything. */
   press(key: string, event: KeyboardEvent, isOnSheet: boolean): boolean {
-    return (this.byKey.get(key) ?? []).some(
+    if (isOneCharacter(key) && !this.own.letters) {
+      return false;
+    }
+    return this.pressedBy(key).some(
       (command) =>
         (isOnSheet || !command.isOnSheet) && (command.isMeant?.() ?? true) && command.run(event) !== false,
     );
@@ -139,6 +187,11 @@ export class Commands {
   chapter(chapter: Chapter): (Told & Partial<Command>)[] {
     return this.told.filter((each) => each.chapter === chapter && each.tells !== undefined);
   }
+}
+
+/** As a letter, digit or sign, with Shift or without. */
+export function isOneCharacter(key: string): boolean {
+  return /^(Shift )?.$/.test(key);
 }
 
 function partOf({ entry }: Command): number {

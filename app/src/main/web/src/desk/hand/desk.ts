@@ -1,6 +1,7 @@
 import { atom, type WritableAtom } from "nanostores";
 import type { Part } from "messages";
 import { WarmUp } from "rules";
+import type { KeysMessage } from "messages";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import { Live, type SheetPart } from "../../shared/live";
@@ -29,7 +30,6 @@ import { PointerInput } from "./pointer";
 import { Tools } from "./tools";
 
 /** Too small to aim at regions: there the desk is for looking. */
-const SMALL_SCREEN = matchMedia("(max-width: 899px)");
 
 /** One sheet that is open: what every part of the desk works on. */
 export interface Desk {
@@ -120,11 +120,10 @@ export async function openDesk(): Promise<Desk> {
 
   const overlay = new Overlay(byId("overlay"), view);
   const hand = new Hand(regions, fills, work, view);
-  const commands = new Commands();
+  const commands = new Commands(JSON.parse(byId("own-keys").textContent) as KeysMessage);
   const gathering = new Gathering(regions, fills, work, hand, view, overlay);
   const tools = new Tools(canvas, hand, commands, gathering);
-  const isLookOnly = () => SMALL_SCREEN.matches;
-  const keys = new KeyInput(canvas, commands, isLookOnly);
+  const keys = new KeyInput(canvas, commands);
   [FILL, gathering.tool, SAMPLE].forEach((tool) => tools.add(tool));
   commands.add(...handCommands(hand), ...viewCommands(view), ...gathering.commands());
   commands.atRest(() => {
@@ -155,7 +154,7 @@ export async function openDesk(): Promise<Desk> {
     commands,
     tools,
     keys,
-    pointer: new PointerInput(canvas, hand, view, tools, keys.spaceHeld, isLookOnly),
+    pointer: new PointerInput(canvas, hand, view, tools, keys.spaceHeld),
     live: new Live(project),
     parts: new Parts(work),
   };

@@ -10,7 +10,9 @@ export class Entries {
   constructor(list: HTMLElement, commands: Commands, menu: MenuName, done: () => void = () => {}) {
     const parts = commands
       .in(menu)
-      .map((part) => part.map((command) => ({ command, button: entryOf(command) })));
+      .map((part) =>
+        part.map((command) => ({ command, button: entryOf(command, commands.keysOf(command)[0]) })),
+      );
     this.made = parts.flat();
     this.buttons = this.made.map(({ button }) => button);
     parts.forEach((part, at) => {
@@ -40,7 +42,7 @@ export class Entries {
   }
 }
 
-function entryOf({ name, entry, keys }: Command): HTMLButtonElement {
+function entryOf({ name, entry }: Command, key: string | undefined): HTMLButtonElement {
   return el(
     "button",
     {
@@ -51,6 +53,6 @@ function entryOf({ name, entry, keys }: Command): HTMLButtonElement {
     },
     el("span", { className: "menu-label min-w-0 grow" }),
     entry!.state ? el("span", { className: "look-state quiet m-0!" }) : "",
-    keys ? el("kbd", {}, keys[0]!) : "",
+    key ? el("kbd", {}, key) : "",
   );
 }

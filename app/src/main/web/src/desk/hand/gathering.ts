@@ -108,7 +108,9 @@ export class Gathering implements Drawing {
     const inside = this.regions.enclosed(this.gathered);
     this.gather(inside, true);
     this.hand.said.set(
-      inside.length === 0 ? "Nothing lies inside these regions" : `${this.count.get()} regions gathered`,
+      inside.length === 0
+        ? "Nothing lies inside these regions"
+        : `${countedPlaces(this.count.get(), 0)} gathered`,
     );
   }
 
@@ -139,7 +141,7 @@ export class Gathering implements Drawing {
     this.hand.said.set(
       empty.length === 0
         ? "Nothing inside is without a fill"
-        : `Gathered ${this.count.get()} regions inside ${own ? "this figure" : "the figures"}`,
+        : `Gathered ${countedPlaces(this.count.get(), 0)} inside ${own ? "this figure" : "the figures"}`,
     );
   }
 
@@ -199,6 +201,14 @@ export class Gathering implements Drawing {
       run,
     });
     return [
+      {
+        name: "gathered-bar",
+        keys: ["Shift F"],
+        chapter: "Gather",
+        tells: "go to what can be done with what is gathered",
+        isMeant: () => !byId("gathered").hidden,
+        run: () => byId("gather-fill").focus(),
+      },
       inMenu("empty", "Fill only those without a fill", () => this.layOnEmpty(this.hand.present.get())),
       inMenu("clear", "Clear", () => this.lay(NO_FILL)),
       inMenu(

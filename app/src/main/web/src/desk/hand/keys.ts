@@ -1,4 +1,4 @@
-import type { Commands } from "./commands";
+import { isOneCharacter, type Commands } from "./commands";
 
 const NAMES: Readonly<Record<string, string>> = {
   Escape: "Esc",
@@ -16,13 +16,17 @@ const HAS_SHIFTED = /^([A-Z,.]|Enter)$/;
 /** Keys for the whole desk. */
 export class KeyInput {
   private space = false;
+  private isWalking = false;
+  /** Whether somebody has come to what has the focus by keyboard. */
+  private isWalkedTo = false;
 
   constructor(
     private readonly canvas: HTMLCanvasElement,
     private readonly commands: Commands,
-    private readonly isLookOnly: () => boolean,
   ) {
     window.addEventListener("keydown", (event) => this.onDown(event));
+    window.addEventListener("pointerdown", () => (this.isWalking = false), { capture: true });
+    window.addEventListener("focusin", () => (this.isWalkedTo = this.isWalking));
     window.addEventListener("keyup", (event) => event.key === " " && this.holdSpace(false));
     window.addEventListener("blur", () => this.holdSpace(false));
   }
@@ -30,11 +34,8 @@ export class KeyInput {
   readonly spaceHeld = (): boolean => this.space;
 
   private onDown(event: KeyboardEvent): void {
-    if (
-      event.defaultPrevented ||
-      this.isLookOnly() ||
-      document.querySelector("dialog[open], .region-menu:not([hidden])")
-    ) {
+    this.isWalking ||= event.key === "Tab";
+    if (event.defaultPrevented || document.querySelector("dialog[open], .region-menu:not([hidden])")) {
       return;
     }
     if (isTyping(event.target)) {
@@ -45,15 +46,25 @@ export class KeyInput {
     }
     const isOnSheet = [this.canvas, document.body].includes(document.activeElement as HTMLElement);
     const key = written(event);
+    if (isOneCharacter(key) && this.isAtControl) {
+      return;
+    }
     if (key === "Space" && isOnSheet) {
       this.holdSpace(true);
       event.preventDefault();
     } else if (key === "Esc") {
-      this.commands.escape();
+      if (!this.commands.escape() && this.isAtControl) {
+        this.canvas.focus();
+      }
       event.preventDefault();
     } else if (this.commands.press(key, event, isOnSheet)) {
       event.preventDefault();
     }
+  }
+
+  /** Then letters are for the control, and not for the sheet. What a pointer has pressed is no such place: the hand goes on there. */
+  private get isAtControl(): boolean {
+    return this.isWalkedTo && document.activeElement!.matches("button, a, summary, [role=slider]");
   }
 
   private holdSpace(held: boolean): void {
@@ -63,7 +74,7 @@ export class KeyInput {
 }
 
 /** A key as it is written in the sheet of keys, whatever caps lock says. */
-function written(event: KeyboardEvent): string {
+export function written(event: KeyboardEvent): string {
   const plain = (event.shiftKey && { Comma: ",", Period: "." }[event.code]) || event.key;
   const key = NAMES[plain] ?? (plain.length === 1 ? plain.toUpperCase() : plain);
   const control = event.ctrlKey || event.metaKey ? "Ctrl " : "";

@@ -35,7 +35,6 @@ export class PointerInput {
     private readonly view: SheetView,
     private readonly tools: Tools,
     private readonly isSpaceHeld: () => boolean,
-    private readonly isLookOnly: () => boolean,
   ) {
     canvas.addEventListener("pointerdown", (event) => this.onDown(event));
     canvas.addEventListener("pointermove", (event) => this.onMove(event));
@@ -64,7 +63,7 @@ export class PointerInput {
       this.cancelDrawing();
       clearTimeout(this.holdTimer);
       this.panning = true;
-    } else if (event.button === 1 || this.isSpaceHeld() || this.isLookOnly()) {
+    } else if (event.button === 1 || this.isSpaceHeld()) {
       this.panning = true;
     } else if (event.button === 0) {
       this.press(event, at);
@@ -105,11 +104,9 @@ export class PointerInput {
 
   private onSecondButton(event: MouseEvent): void {
     event.preventDefault();
-    if (!this.isLookOnly()) {
-      const at = this.at(event);
-      this.hand.pointAt(at);
-      this.openMenu(at);
-    }
+    const at = this.at(event);
+    this.hand.pointAt(at);
+    this.openMenu(at);
   }
 
   private onMove(event: PointerEvent): void {

@@ -1,11 +1,14 @@
 import type { Adopted, LostFill } from "messages";
 import type { ReadableAtom } from "nanostores";
 import { byId } from "../../shared/dom";
-import { callHeaders, onLayer, Refusal } from "../../shared/http";
+import { ask, callHeaders, Refusal } from "../../shared/http";
 import type { InkPlane } from "../model/planes";
 import type { InkSettings } from "../model/state";
 import type { SheetView } from "../view/sheet-view";
 import { keepLost, keepPlaces } from "./lost";
+import { asksToStretch } from "./stretching";
+
+const PRECONDITION_FAILED = 412;
 
 /** How ink is told from paper. The threshold is seen on the sheet while it is dragged; nothing changes before it is taken. */
 export class InkPanel {
@@ -46,7 +49,7 @@ export class InkPanel {
       }
     });
     this.file.addEventListener("change", () => this.replace());
-    this.flats.addEventListener("change", () => this.adopt());
+    this.flats.addEventListener("change", () => void this.adopt());
   }
 
   private toggle(): void {
@@ -87,24 +90,35 @@ export class InkPanel {
     }
   }
 
-  /** Takes over flats that were laid elsewhere. */
-  private adopt(): void {
+  /** Takes over flats that were laid elsewhere; of another size they are shown over the sheet, and it is asked first. */
+  private async adopt(): Promise<void> {
     const chosen = this.flats.files?.[0];
     if (chosen) {
-      const form = new FormData();
-      form.set("file", chosen);
-      void this.send<Adopted>("flats", form, `Taking over ${chosen.name}`, (adopted) =>
-        keepPlaces(this.sheet, {
-          title: `${adopted.cells} pieces wear the flats of ${chosen.name}`,
-          note: described(adopted),
-          places: adopted.mixed,
-        }),
-      );
+      const other = await this.adoptAs("flats", chosen);
+      if (other && (await asksToStretch(chosen, other.message))) {
+        await this.adoptAs("flats?stretched=true", chosen);
+      }
     }
   }
 
+  /** Returns why not, if it is only for its size. */
+  private async adoptAs(what: string, chosen: File): Promise<Refusal | undefined> {
+    const form = new FormData();
+    form.set("file", chosen);
+    const refused = await this.send<Adopted>(what, form, `Taking over ${chosen.name}`, (adopted) =>
+      keepPlaces(this.sheet, {
+        title: `${adopted.cells} pieces wear the flats of ${chosen.name}`,
+        note: described(adopted),
+        places: adopted.mixed,
+      }),
+    );
+    return refused?.status === PRECONDITION_FAILED ? refused : undefined;
+  }
+
   private recut(what: string, body: BodyInit, progress: string): Promise<void> {
-    return this.send<LostFill[]>(what, body, progress, (lost) => keepLost(this.sheet, lost));
+    return this.send<LostFill[]>(what, body, progress, (lost) => keepLost(this.sheet, lost)).then(
+      () => undefined,
+    );
   }
 
   private async send<T>(
@@ -112,13 +126,13 @@ export class InkPanel {
     body: BodyInit,
     progress: string,
     keep: (answer: T) => void,
-  ): Promise<void> {
+  ): Promise<Refusal | undefined> {
     const said = byId("ink-said");
     said.textContent = progress;
     this.panel.inert = true;
     try {
       const json = typeof body === "string" ? { "Content-Type": "application/json" } : undefined;
-      const response = await fetch(onLayer(`${this.path}/${what}`), {
+      const response = await ask(`${this.path}/${what}`, {
         method: "POST",
         headers: { ...callHeaders(), ...json },
         body,
@@ -129,11 +143,13 @@ export class InkPanel {
       }
       keep((await response.json()) as T);
       location.reload();
+      return undefined;
     } catch (error) {
       said.textContent = `${(error as Error).message} The sheet is as it was.`;
       this.panel.inert = false;
       this.file.value = "";
       this.flats.value = "";
+      return error instanceof Refusal ? error : undefined;
     }
   }
 }

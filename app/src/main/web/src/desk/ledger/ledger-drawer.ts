@@ -4,8 +4,10 @@ import { byId } from "../../shared/dom";
 import type { Gathering } from "../hand/gathering";
 import type { Stack } from "../model/stack";
 import type { Fills } from "../model/fills";
+import { swatchesOf } from "../model/made";
 import { countedPlaces, isStroke } from "../model/places";
 import type { Regions } from "../model/regions";
+import { NO_FILL } from "../model/state";
 import type { Work } from "../model/work";
 import type { Overlay } from "../view/overlay";
 import type { SheetView } from "../view/sheet-view";
@@ -70,7 +72,8 @@ export class LedgerDrawer {
       );
     const everywhere = rowsOf(() => true);
     const elsewhere = this.stack.elsewhere.get();
-    const swatches = [...everywhere.filter((row) => row.isSwatch), ...elsewhere].map(({ fill }) => fill);
+    const fills = [...everywhere, ...elsewhere].map(({ fill }) => fill).filter((fill) => fill !== NO_FILL);
+    const swatches = fills.flatMap((fill) => swatchesOf(fill));
     this.button.querySelector(".count")!.textContent = String(
       new Set(swatches.filter((fill) => this.fills.swatch(fill))).size,
     );

@@ -43,10 +43,19 @@ export function cellsAmong(places: readonly number[]): number[] {
 }
 
 /** Such as "3 regions, 1 stroke and 2 shadows"; empty if there are none. */
-export function countedPlaces(regions: number, strokes: number, shadows = 0): string {
-  const all = [counted(regions, "region"), counted(strokes, "stroke"), counted(shadows, "shadow")].filter(
-    (each) => each !== "",
-  );
+export function countedPlaces(
+  regions: number,
+  strokes: number,
+  shadows = 0,
+  { gaps, groups } = { gaps: 0, groups: 0 },
+): string {
+  const all = [
+    counted(regions, "region"),
+    counted(strokes, "stroke"),
+    counted(shadows, "shadow"),
+    counted(gaps, "gap"),
+    counted(groups, "group"),
+  ].filter((each) => each !== "");
   return all.length < 2 ? (all[0] ?? "") : `${all.slice(0, -1).join(", ")} and ${all.at(-1)}`;
 }
 

@@ -4,7 +4,15 @@ import { showMap } from "../view/small-map";
 import { fillMenus } from "./menus";
 import { KeySheet } from "./key-sheet";
 import { Look } from "./look";
-import { showDelivery, showHelp, showNotice, showProgress, showSteps, showZoom } from "./readouts";
+import {
+  showDelivery,
+  showHelp,
+  showNotice,
+  showProgress,
+  showSteps,
+  showZoom,
+  tellWhenAway,
+} from "./readouts";
 import { showStrip } from "./tool-strip";
 
 /** What lies around the sheet: the strip of tools, menus, the sheet of keys, what is said. To be opened when all commands are known. */
@@ -30,5 +38,6 @@ export function openShell({ view, fills, regions, hand, stack, work, tools, comm
   showSteps(work, hand);
   showDelivery(work);
   showNotice(work);
+  tellWhenAway(work);
   hand.said.listen((said) => (byId("said").textContent = said));
 }

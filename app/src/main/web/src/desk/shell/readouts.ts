@@ -1,7 +1,9 @@
+import { el } from "../../shared/build";
 import { byId } from "../../shared/dom";
 import type { Hand } from "../hand/hand";
 import type { Tools } from "../hand/tools";
 import { oncePerFrame } from "../../shared/frames";
+import { Away } from "../../shared/http";
 import type { Fills } from "../model/fills";
 import type { Regions } from "../model/regions";
 import type { Stack } from "../model/stack";
@@ -81,6 +83,12 @@ export function showDelivery(work: Work): void {
     place.textContent = deliveryText(outbox);
     place.dataset["state"] = delivery;
     place.title = EXPLAINED[delivery] ?? "";
+    if (delivery === "signed out") {
+      place.append(
+        " ",
+        el("a", { href: location.href, className: "underline", click: () => location.reload() }, "Sign in"),
+      );
+    }
   };
   outbox.delivery.subscribe(show);
   outbox.waiting.subscribe(show);
@@ -95,7 +103,7 @@ const STORAGE_FULL =
 const EXPLAINED: Partial<Record<Delivery, string>> = {
   "not taken":
     "The server does not take changes just now. They wait in this browser and are sent again by themselves.",
-  "signed out": "You are signed out. Load the page to sign in; what waits is sent then.",
+  "signed out": "You are signed out. Sign in again, and what waits is sent.",
   "shut out":
     "This sheet is gone, or you are no longer a member of its project. What waits stays in this browser.",
 };
@@ -128,5 +136,20 @@ export function showNotice(work: Work): void {
     place.hidden = text === "";
     clearTimeout(timer);
     timer = setTimeout(() => work.notice.set(""), NOTICE_MS);
+  });
+}
+
+/** What is asked of a server that is away is told calmly, whoever asked. */
+export function tellWhenAway({ notice }: Work): void {
+  window.addEventListener("unhandledrejection", (event) => {
+    if (event.reason instanceof Away) {
+      notice.set(event.reason.message);
+      event.preventDefault();
+    }
+  });
+  document.body.addEventListener("htmx:error", () => {
+    if (!navigator.onLine) {
+      notice.set(new Away().message);
+    }
   });
 }

@@ -4,7 +4,8 @@ import { all } from "../../shared/dom";
 export async function showStripCounts(): Promise<void> {
   for (const place of all<HTMLElement>("[data-check]")) {
     const answer = await fetch(place.dataset["check"]!).catch(() => undefined);
-    const count = Number.parseInt(answer?.ok ? await answer.text() : "", 10);
+    const counts = (answer?.ok ? await answer.text() : "").match(/\d+/g) ?? [];
+    const count = counts.reduce((sum, each) => sum + Number(each), 0);
     place.textContent = count > 0 ? String(count) : "";
   }
 }

@@ -5,12 +5,12 @@ import type { Shore } from "./shore";
 
 /** Chooses which cards lie on the shore of this sheet, and in which order. */
 export function chooseCards(path: string, shore: Shore, work: Work): void {
-  byId("cards").addEventListener("change", (event) => {
+  byId("shore").addEventListener("change", (event) => {
     if ((event.target as Element).closest("#shore-choice")) {
       void send();
     }
   });
-  byId("cards").addEventListener("click", (event) => {
+  byId("shore").addEventListener("click", (event) => {
     const lift = (event.target as Element).closest<HTMLElement>("[data-lift]");
     const row = lift?.closest<HTMLElement>("[data-card]");
     const before = row?.previousElementSibling;

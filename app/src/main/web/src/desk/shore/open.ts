@@ -5,6 +5,8 @@ import { Adjusting } from "./adjusting";
 import { Carried } from "./carried";
 import { chooseCards } from "./choice";
 import { dropPebbles } from "./drag";
+import { findSwatches } from "./finding";
+import { nameWhatIsPointedAt } from "./name-tag";
 import { Mixing } from "./mixing";
 import type { RegionShape } from "../model/regions";
 import { Ramp, type RampPart } from "./ramp";
@@ -23,6 +25,7 @@ export function openShore(desk: Desk): OpenShore {
   const { path, state, canvas, hand, fills, regions, work, view, gathering, commands, live } = desk;
   const shore = new Shore(hand, fills);
   chooseCards(path, shore, work);
+  nameWhatIsPointedAt(hand, fills);
   const lights = new Lights(state.palette, fills);
   const mixing = new Mixing(path, hand, fills, regions, work, view, shore, live, lights);
   const ramp = new Ramp(hand, fills, work, mixing);
@@ -62,6 +65,27 @@ export function openShore(desk: Desk): OpenShore {
       chapter: "Fill",
       tells: "step on along the shore",
       run: () => shore.step(1),
+    },
+    {
+      name: "last-card",
+      keys: ["Ctrl ,"],
+      chapter: "Fill",
+      tells: "the card before on the shore",
+      run: () => shore.stepCard(-1),
+    },
+    {
+      name: "next-card",
+      keys: ["Ctrl ."],
+      chapter: "Fill",
+      tells: "the next card on the shore",
+      run: () => shore.stepCard(1),
+    },
+    {
+      name: "find-swatch",
+      keys: ["/"],
+      chapter: "Fill",
+      tells: "find a swatch by name or hex code",
+      run: findSwatches(shore, hand),
     },
     {
       name: "mix",

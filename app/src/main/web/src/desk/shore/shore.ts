@@ -1,9 +1,22 @@
+import { Colours } from "rules";
 import { all, byId } from "../../shared/dom";
+import { SMALL_SCREEN } from "../../shared/small-screen";
 import type { Hand } from "../hand/hand";
 import type { Fills } from "../model/fills";
+import { hexOf } from "../model/looks";
+import { swatchesOf } from "../model/made";
 import { NO_FILL, type Fill } from "../model/state";
 
 const KEPT = "pond/held";
+
+/** What a pebble with its name takes, and what a card takes beside its pebbles; the air between two. */
+const NAMED_PX = 65;
+const GROUP_PX = 15;
+const GAP_PX = 3;
+const MANY = 25;
+const LEAST_PX = 26;
+const MOST_PX = 52;
+const SMALL_PX = 38;
 
 /** The shore: pebbles to take a fill from, and the two held last. */
 export class Shore {
@@ -25,6 +38,74 @@ export class Shore {
     this.holdAsBefore();
     this.showMade();
     fills.looks.changed.listen(() => this.showMade());
+    hand.cell.listen((cell) => cell !== undefined && this.bringForward(fills.of(cell)));
+    this.arrange();
+    new ResizeObserver(() => this.arrange()).observe(byId("desk"));
+  }
+
+  /** All pebbles in sight: in one row with their names, or else in two, as large as they can be; in one row on a small screen. */
+  private arrange(): void {
+    const cards = byId("cards");
+    const choice = cards.querySelector("#cards-menu");
+    if (choice) {
+      byId("cards-choice").replaceChildren(choice);
+    }
+    const groups = all(".pebbles", cards).map((group) => group.children.length);
+    // A card of very many lies behind the others, and may go on beyond the edge.
+    const inSight = groups.filter((count) => count <= MANY);
+    const columns = inSight.reduce((sum, count) => sum + Math.ceil(count / 2), 0);
+    const taken = inSight.length * GROUP_PX;
+    const named = groups.reduce((sum, count) => sum + count, 0) * NAMED_PX + taken;
+    cards.dataset["rows"] = SMALL_SCREEN.matches ? "one" : named <= cards.clientWidth ? "named" : "two";
+    const widest = (cards.clientWidth - taken) / columns - GAP_PX;
+    const pebble = SMALL_SCREEN.matches ? SMALL_PX : Math.max(LEAST_PX, Math.min(MOST_PX, widest));
+    cards.style.setProperty("--pebble", `${Math.floor(pebble)}px`);
+  }
+
+  /** The card of the figure that is pointed at is set off from the others. */
+  private bringForward(fill: Fill): void {
+    if (fill === NO_FILL) {
+      return;
+    }
+    const [swatch] = swatchesOf(fill);
+    const pebble = this.pebbles.find((each) => fillOf(each) === fill || fillOf(each) === swatch);
+    if (pebble) {
+      this.setForward(pebble.closest<HTMLElement>(".shore-card")!);
+    }
+  }
+
+  private setForward(card: HTMLElement): void {
+    all(".shore-card", this.place).forEach((each) => each.classList.toggle("is-forward", each === card));
+    card.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }
+
+  /** Brings the next card forward, or the one before, and takes its first swatch. */
+  stepCard(by: 1 | -1): void {
+    const cards = all<HTMLElement>(".shore-card[data-card]", this.place);
+    const at = cards.findIndex((card) => card.classList.contains("is-forward"));
+    const next = cards[at < 0 ? 0 : (at + by + cards.length) % cards.length];
+    const first = next?.querySelector<HTMLElement>(".pebble[data-fill]");
+    if (next && first) {
+      this.setForward(next);
+      this.hand.hold(fillOf(first));
+    }
+  }
+
+  /** Leaves only what was looked for standing out; returns the first of it. */
+  find(query: string): Fill | undefined {
+    const found = this.pebbles.filter((pebble) => {
+      const isFound = fillOf(pebble) !== NO_FILL && this.isFound(pebble, query);
+      pebble.classList.toggle("is-passed", query !== "" && !isFound);
+      return isFound;
+    });
+    found[0]?.scrollIntoView({ block: "nearest", inline: "nearest" });
+    return query !== "" && found[0] ? fillOf(found[0]) : undefined;
+  }
+
+  private isFound(pebble: HTMLElement, query: string): boolean {
+    const name = pebble.querySelector(".pebble-name")!.textContent;
+    const card = pebble.closest(".shore-card")!.querySelector("h2")!.textContent;
+    return Colours.isFound(query, name, card, hexOf(this.fills.colour(fillOf(pebble))));
   }
 
   /** Shows what is kept on cards: gradients and patterns. */
@@ -42,6 +123,7 @@ export class Shore {
   /** Shows other cards, made by the server. */
   renew(html: string): void {
     byId("cards").innerHTML = html;
+    this.arrange();
     this.showMade();
     this.showPresent(this.hand.present.get());
     this.showHeld(byId("other"), this.hand.other.get());

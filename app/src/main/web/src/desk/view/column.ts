@@ -1,4 +1,5 @@
 import { byId } from "../../shared/dom";
+import { SMALL_SCREEN } from "../../shared/small-screen";
 
 const KEPT = "pond/drawer";
 
@@ -11,7 +12,8 @@ export interface Drawer {
 /** The side column: one drawer is open at a time, or none; which one is kept. */
 export class Column {
   private readonly drawers = new Map<string, Drawer>();
-  private readonly kept = localStorage.getItem(KEPT) ?? "gaps";
+  /** On a small screen drawers lie over the sheet, so none is open before it is asked for. */
+  private readonly kept = SMALL_SCREEN.matches ? "" : (localStorage.getItem(KEPT) ?? "gaps");
 
   add(name: string, drawer: Drawer): void {
     this.drawers.set(name, drawer);
@@ -22,6 +24,8 @@ export class Column {
   toggle(name: string): void {
     const open = this.drawers.get(name)!.isOpen ? "" : name;
     this.drawers.forEach((drawer, each) => drawer.show(each === open));
-    localStorage.setItem(KEPT, open);
+    if (!SMALL_SCREEN.matches) {
+      localStorage.setItem(KEPT, open);
+    }
   }
 }

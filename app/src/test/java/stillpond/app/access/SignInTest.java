@@ -2,12 +2,17 @@ package stillpond.app.access;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Browser;
+import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
@@ -71,5 +76,26 @@ class SignInTest {
         assertThat(visitor.get("/").statusCode()).isEqualTo(200);
         visitor.submit("/sign-out");
         assertThat(visitor.get("/").statusCode()).isEqualTo(302);
+    }
+
+    /** With a wrong password in between, which leaves the name where it was. */
+    @Test
+    void aLinkToAPlaceSurvivesSigningIn() {
+        Sheet sheet = work.bringToDesk(Drawings.threeBoxes());
+        try (Browser browser = new Browser()) {
+            Page page = browser.newPage();
+            page.navigate(pond.url() + work.address(sheet) + "#cell=1");
+            page.locator("[name=username]").fill(work.person());
+            page.locator("[name=password]").fill("not it");
+            page.getByText("Sign in", new Page.GetByTextOptions().setExact(true))
+                    .click();
+            PlaywrightAssertions.assertThat(page.locator("[role=alert]")).isVisible();
+            PlaywrightAssertions.assertThat(page.locator("[name=username]")).hasValue(work.person());
+            PlaywrightAssertions.assertThat(page.locator("[name=password]")).isFocused();
+            page.locator("[name=password]").fill(TestPond.PASSWORD);
+            page.keyboard().press("Enter");
+            page.waitForURL(address -> address.contains("/sheets/"));
+            assertThat(page.url()).endsWith(work.address(sheet) + "#cell=1");
+        }
     }
 }

@@ -3,14 +3,19 @@ package stillpond.app.check;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
+import stillpond.core.colour.Srgb;
+import stillpond.core.palette.PaletteEdit;
+import stillpond.core.palette.Swatch;
 
 class CheckDrawerTest {
 
@@ -36,12 +41,26 @@ class CheckDrawerTest {
     }
 
     @Test
-    void whatIsMissedIsSaidWithAnActForTheDeskAndCounted() {
+    void whatIsMissedIsSaidWithAnActForTheDeskAndCountedAsLeftAndNotAsSomethingToCheck() {
         String found = check();
-        assertThat(found)
-                .contains("No fill yet")
-                .contains("id=\"check-count\" hx-swap-oob=\"true\">" + work.regions(sheet) + "<");
+        assertThat(found).contains("No fill yet").contains("id=\"check-count\" hx-swap-oob=\"true\">0<");
         assertThat(rows(found)).isEqualTo(work.regions(sheet));
+        assertThat(visitor.get(work.address(sheet) + "/check/count").body()).isEmpty();
+    }
+
+    @Test
+    void theDeskAndSmallPicturesCountTheSame() {
+        Swatch twin = new Swatch(UUID.randomUUID(), "Moss", Srgb.ofHex("#30705f"));
+        Palettes palettes = pond.bean(Palettes.class);
+        UUID card = palettes.of(work.project())
+                .cardOf(work.coat().id())
+                .orElseThrow()
+                .id();
+        palettes.change(work.project(), work.account(), List.of(new PaletteEdit.Add(card, twin, 2)));
+        work.lay(sheet, work.coat().id(), 50, 100);
+        work.lay(sheet, twin.id(), 150, 100);
+        assertThat(check()).contains("id=\"check-count\" hx-swap-oob=\"true\">1<");
+        assertThat(visitor.get(work.address(sheet) + "/check/count").body()).isEqualTo("1 to check");
     }
 
     @Test

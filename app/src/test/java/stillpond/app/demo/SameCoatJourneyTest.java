@@ -266,7 +266,8 @@ class SameCoatJourneyTest {
     private void findAndReplace(String part) {
         page.navigate(project);
         page.getByText("Compare", new Page.GetByTextOptions().setExact(true)).click();
-        page.locator("select[name=card]").selectOption("Juniper");
+        page.locator("fieldset label", new Page.LocatorOptions().setHasText("Juniper"))
+                .click();
         Locator row = page.locator("tr.is-stranger").filter(new Locator.FilterOptions().setHasText("Waistcoat"));
         assertThat(row.locator("[data-mark=FOREIGN]")).hasCount(2);
         assertThat(row.locator("[data-mark=FOREIGN]").first()).containsText("of Bram, among these");

@@ -21,6 +21,9 @@ class GapsJourneyTest {
 
     private static final String BOX =
             "<rect x='60' y='60' width='480' height='280' fill='none' stroke='#000' stroke-width='6'/>";
+    /** How far an arrow leads a dam. */
+    private static final int WALK_PX = 12;
+
     private static final int COAT = 0x2f6f5e;
     private static final int SCARF = 0xd2603f;
     private static final int PAPER = 0xffffff;
@@ -136,6 +139,32 @@ class GapsJourneyTest {
         desk.press("Control+y");
         desk.expectLeft("3 of 3 regions left");
         assertThat(page.evaluate("() => window.isStillHere")).isEqualTo(true);
+    }
+
+    /** From the middle of the box up to its edge, from there straight down to the other. */
+    @Test
+    void aDamIsDrawnByKeysAlone() {
+        DeskPage desk = open(BOX);
+        Page page = desk.page();
+        page.locator("#sheet").focus();
+        desk.press("t");
+        double middle = desk.onScreen(1500, 1000).y();
+        double top = desk.onScreen(1500, 330).y();
+        double bottom = desk.onScreen(1500, 1670).y();
+        press(desk, "ArrowUp", (middle - top) / WALK_PX);
+        desk.press("Enter");
+        press(desk, "ArrowDown", (bottom - top) / WALK_PX);
+        desk.press("Enter");
+        desk.expectLeft("3 of 3 regions left");
+        desk.press("Escape");
+        desk.press("Control+z");
+        desk.expectLeft("2 of 2 regions left");
+    }
+
+    private static void press(DeskPage desk, String key, double times) {
+        for (int i = 0; i < (int) times; i++) {
+            desk.press(key);
+        }
     }
 
     /** What is undone is what was done last, stored or not; and a fill on a part that is not stored yet gets there. */

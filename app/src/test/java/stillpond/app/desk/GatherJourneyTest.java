@@ -213,16 +213,24 @@ class GatherJourneyTest {
 
     @Test
     void flatsLaidElsewhereAreTakenOverAndPlacesWithTwoColoursListed() {
+        page.locator("#look").click();
         page.locator("#ink-button").click();
-        page.locator("#flats-file")
-                .setInputFiles(new FilePayload("old page.png", "image/png", Drawings.png(300, 200, pen -> {
-                    pen.setColor(new Color(COAT));
-                    pen.fillRect(20, 30, 120, 140);
-                    pen.setColor(new Color(0x9a4f7d));
-                    pen.fillRect(170, 30, 110, 140);
-                    pen.setColor(new Color(SCARF));
-                    pen.fillRect(170, 30, 55, 70);
-                })));
+        FilePayload old = new FilePayload("old page.png", "image/png", Drawings.png(300, 200, pen -> {
+            pen.setColor(new Color(COAT));
+            pen.fillRect(20, 30, 120, 140);
+            pen.setColor(new Color(0x9a4f7d));
+            pen.fillRect(170, 30, 110, 140);
+            pen.setColor(new Color(SCARF));
+            pen.fillRect(170, 30, 55, 70);
+        }));
+        Locator asked = page.locator("#stretching");
+        page.locator("#flats-file").setInputFiles(old);
+        assertThat(asked).containsText("This picture is 300 by 200 pixels");
+        assertThat(page.locator("#stretching-picture")).isVisible();
+        asked.getByText("Leave it").click();
+        desk.expectLeft("6 of 6 regions left");
+        page.locator("#flats-file").setInputFiles(old);
+        asked.getByText("Take it stretched").click();
         assertThat(page.locator("#lost-note")).containsText("1 new swatch lies on a card of their own");
         assertThat(page.locator("#lost-list li")).hasCount(1);
         desk.waitUntilOpen();
@@ -244,25 +252,25 @@ class GatherJourneyTest {
     @Test
     void theCheckNamesWhatWasMissedKeepsQuietAboutWhatIsMeantAndEndsClean() {
         desk.press("y");
-        assertThat(page.locator("#check-button .count")).hasText("6");
+        assertThat(page.locator("#check-rows .place-row")).hasCount(6);
         page.locator("#check-rows").getByText("It is meant").first().click();
-        assertThat(page.locator("#check-button .count")).hasText("5");
+        assertThat(page.locator("#check-rows .place-row")).hasCount(5);
         page.reload();
         desk.waitUntilOpen();
-        assertThat(page.locator("#check-button .count")).hasText("5");
+        assertThat(page.locator("#check-rows .place-row")).hasCount(5);
         page.locator("#check-accepted").click();
         page.getByText("Not meant after all").click();
-        assertThat(page.locator("#check-button .count")).hasText("6");
+        assertThat(page.locator("#check-rows .place-row")).hasCount(6);
         desk.press("y");
         desk.take("Coat");
         desk.sweep(new At(400, 1000), new At(1200, 1000));
         desk.expectSaved();
         desk.press("y");
-        assertThat(page.locator("#check-button .count")).hasText("3");
+        assertThat(page.locator("#check-rows .place-row")).hasCount(3);
         assertThat(page.locator("#check-rows")).containsText("No fill yet");
         desk.take("Scarf");
         desk.sweep(new At(2200, 700), new At(2200, 1300));
-        assertThat(page.locator("#check-button .count")).hasText("1");
+        assertThat(page.locator("#check-rows .place-row")).hasCount(1);
         page.locator("#check-rows").getByText("Fill with").click();
         assertThat(page.locator("#check-clean")).isVisible();
         desk.expectLeft("Every region is filled");

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -217,14 +219,122 @@ class HandJourneyTest {
         assertThat(desk.shown(500, 1000)).isEqualTo(PAPER);
     }
 
+    /** A laptop's window enlarged to 200 %. */
     @Test
-    void aPhoneIsToLookAtOnly() {
-        page.setViewportSize(420, 800);
-        assertThat(page.locator("#look-only")).isVisible();
-        assertThat(page.locator("#shore")).isHidden();
-        Locator left = page.locator("#left");
+    void aWindowOf640By400IsFilledIn() {
+        page.setViewportSize(640, 400);
+        page.reload();
+        desk.waitUntilOpen();
+        assertThat(page.locator("#gaps")).isHidden();
+        desk.take("Coat");
         desk.click(1500, 1000);
-        page.setViewportSize(1280, 800);
-        assertThat(left).hasText("4 of 4 regions left");
+        desk.expectLeft("3 of 4 regions left");
+        assertThat(desk.shown(1500, 1000)).isEqualTo(COAT);
+
+        page.locator("#ledger-button").click();
+        assertThat(page.locator("#ledger")).isVisible();
+        page.locator("#ledger-button").click();
+        page.locator("#tool-mix").click();
+        Locator mixer = page.locator(".mixer");
+        assertThat(mixer.locator(".mixer-text")).isVisible();
+        assertThat(mixer.locator(".pool")).isHidden();
+        mixer.getByText("Unfold").click();
+        assertThat(mixer.locator(".pool")).isVisible();
+        for (Locator control : mixer.locator("button, input, select").all()) {
+            if (control.isVisible()) {
+                control.scrollIntoViewIfNeeded();
+                BoundingBox box = control.boundingBox();
+                assertThat(box.x >= 0 && box.x + box.width <= 640).isTrue();
+            }
+        }
+    }
+
+    @Test
+    void aSwatchIsFoundByItsNameOrItsHexCode() {
+        desk.press("/");
+        page.keyboard().type("scar");
+        assertThat(page.locator(".pebble:not(.is-passed)")).containsText(new String[] {"Scarf"});
+        desk.press("Enter");
+        assertThat(page.locator("#present")).hasText("Scarf");
+        desk.press("/");
+        page.keyboard().type("#%06x".formatted(COAT));
+        desk.press("Enter");
+        assertThat(page.locator("#present")).hasText("Coat");
+        desk.click(500, 1000);
+        assertThat(desk.shown(500, 1000)).isEqualTo(COAT);
+    }
+
+    @Test
+    void whatIsPointedAtIsNamed() {
+        desk.take("Coat");
+        desk.click(500, 1000);
+        Locator tag = page.locator("#name-tag");
+        page.locator(".pebble", new Page.LocatorOptions().setHasText("Scarf")).hover();
+        assertThat(tag).hasText("Scarf");
+        desk.pointAt(520, 1000);
+        assertThat(tag).containsText("Coat");
+    }
+
+    @Test
+    void keysAreChangedAndSwitchedOffForOnePersonEverywhere() {
+        Locator ledger = page.locator("#ledger");
+        desk.press("?");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("show or hide the ledger"))
+                .click();
+        desk.press("\\");
+        assertThat(page.locator("#keys-said")).containsText("show or hide the ledger");
+        desk.press("Escape");
+        page.reload();
+        desk.waitUntilOpen();
+        desk.press("\\");
+        assertThat(ledger).isVisible();
+        desk.press("h");
+        assertThat(ledger).isVisible();
+
+        desk.press("?");
+        page.locator("#keys-letters").uncheck();
+        desk.press("Escape");
+        desk.press("\\");
+        assertThat(ledger).isVisible();
+        page.locator("#help").click();
+        page.locator("#keys-as-they-come").click();
+        assertThat(page.locator("#keys-said")).containsText("as they come");
+        desk.press("Escape");
+        page.locator("#sheet").focus();
+        desk.press("h");
+        assertThat(ledger).isHidden();
+    }
+
+    @Test
+    void awayFromTheNetworkWhatCannotBeDoneIsSaidCalmlyAndFillsGoOn() {
+        Locator notice = page.locator("#notice");
+        desk.take("Coat");
+        page.context().setOffline(true);
+        desk.press("x");
+        assertThat(notice).hasText("The server is away just now. Nothing was changed; try again when it is back.");
+        assertThat(page.locator(".mixer")).isHidden();
+        desk.click(500, 1000);
+        assertThat(desk.shown(500, 1000)).isEqualTo(COAT);
+        assertThat(page.locator("#delivery")).containsText("1 change kept here");
+        desk.press("y");
+        assertThat(page.locator("#check")).isVisible();
+        desk.press("Shift+H");
+        assertThat(page.locator("#carry-said")).containsText("The server is away just now");
+        page.context().setOffline(false);
+        page.evaluate("() => window.dispatchEvent(new Event('online'))");
+        desk.expectSaved();
+        desk.press("x");
+        assertThat(page.locator(".mixer")).isVisible();
+    }
+
+    @Test
+    void aLetterIsForTheControlThatSomebodyHasGoneToByKeyboard() {
+        desk.press("Tab");
+        page.locator("#undo").focus();
+        desk.press("h");
+        assertThat(page.locator("#ledger")).isHidden();
+        desk.press("Escape");
+        desk.press("h");
+        assertThat(page.locator("#ledger")).isVisible();
     }
 }

@@ -112,4 +112,22 @@ class TouchJourneyTest {
         assertThat(page.locator("#present .held-name")).hasText(likely);
         desk.expectLeft("4 of 4 regions left");
     }
+
+    @Test
+    void aPebbleIsDraggedOntoARegionByAFinger() {
+        BoundingBox scarf = page.locator(".pebble", new Page.LocatorOptions().setHasText("Scarf"))
+                .boundingBox();
+        Finger from = new Finger(scarf.x + scarf.width / 2, scarf.y + scarf.height / 2);
+        Finger to = onSheet(2500, 1000);
+        touch("touchStart", from);
+        for (int step = 1; step <= 8; step++) {
+            touch(
+                    "touchMove",
+                    new Finger(from.x() + (to.x() - from.x()) * step / 8, from.y() + (to.y() - from.y()) * step / 8));
+        }
+        touch("touchEnd");
+        desk.expectLeft("3 of 4 regions left");
+        assertThat(desk.shown(2500, 1000)).isEqualTo(0xd2603f);
+        assertThat(page.locator("#present")).containsText("Coat");
+    }
 }

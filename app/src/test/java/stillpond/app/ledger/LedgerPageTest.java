@@ -14,6 +14,10 @@ import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
 import stillpond.app.support.Work;
 import stillpond.core.colour.Srgb;
+import stillpond.core.fill.Fill;
+import stillpond.core.fill.Opacity;
+import stillpond.core.fill.Span;
+import stillpond.core.fill.Stop;
 import stillpond.core.palette.PaletteEdit;
 import stillpond.core.palette.Swatch;
 
@@ -41,6 +45,10 @@ class LedgerPageTest {
     private static String rowOf(String page, String swatch) {
         int at = page.indexOf("<span>" + swatch + "</span>");
         return page.substring(at, page.indexOf("</tr>", at));
+    }
+
+    private static String share(String row) {
+        return row.replaceAll("(?s).*?([0-9.]+) %.*", "$1");
     }
 
     @Test
@@ -73,6 +81,28 @@ class LedgerPageTest {
         assertThat(rows(ledger("?scene=" + work.scene()))).containsExactly("Coat");
         assertThat(rows(ledger("?scene=" + other))).isEmpty();
         assertThat(rows(ledger("?scene="))).containsExactly("Coat", "Scarf");
+    }
+
+    @Test
+    void aGradientCountsOnceAsItselfAndItsSwatchesOnlyWhereTheyAreWornAlone() {
+        work.lay(sheet, work.coat().id(), 50, 100);
+        String alone = share(rowOf(ledger(""), "Coat"));
+        work.layFill(
+                sheet,
+                new Fill.Gradient(
+                        Fill.Course.LINEAR,
+                        new Span(0, 0, 10, 0),
+                        List.of(
+                                new Stop(0, work.coat().id()),
+                                new Stop(100, work.scarf().id())),
+                        new Opacity(100)),
+                150,
+                100);
+        String page = ledger("");
+        assertThat(page.replaceAll("(?s).*?>Coat<.*?number\">([0-9.]+) %.*", "$1"))
+                .isEqualTo(alone);
+        assertThat(page).containsSubsequence("Gradients and patterns", "1 region", "%");
+        assertThat(page).containsPattern(">(Coat and Scarf|Scarf and Coat)<");
     }
 
     @Test

@@ -124,7 +124,7 @@ public record DeskPage(Page page, double pxPerUnit) {
 
     /** A picture that the export menu offers, as large in units. */
     public BufferedImage export(String what) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Export"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Hand on"))
                 .click();
         Download download = page.waitForDownload(() -> page.locator(".menu-item")
                 .filter(new Locator.FilterOptions().setHasText(what))

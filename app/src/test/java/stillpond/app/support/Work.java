@@ -65,6 +65,11 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
 
     /** Lays a swatch on the region at a place of a sheet, in its pixels; in units as on the desk if it was brought there. */
     public void lay(Sheet sheet, UUID swatch, int x, int y) {
+        layFill(sheet, Fill.flat(swatch), x, y);
+    }
+
+    /** Likewise, any fill. */
+    public void layFill(Sheet sheet, Fill fill, int x, int y) {
         Sheets sheets = pond.bean(Sheets.class);
         Layer layer = sheets.get(project, sheet.id()).layer();
         double scale = layer.widthPx() == DESK_PX ? DESK_PX / DeskPage.UNITS : 1;
@@ -72,10 +77,7 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
                 .numberAt((int) (x * scale), (int) (y * scale));
         List<Integer> cells = sheets.regions(layer).with(cell);
         pond.bean(SheetChanges.class)
-                .make(
-                        sheet.id(),
-                        account,
-                        new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), Fill.flat(swatch), cells));
+                .make(sheet.id(), account, new ChangeRequest.Lay(UUID.randomUUID(), layer.id(), fill, cells));
     }
 
     /** What somebody can take back and do again on a sheet. */

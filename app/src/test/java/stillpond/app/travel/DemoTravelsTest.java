@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import stillpond.app.account.Accounts;
 import stillpond.app.project.Projects;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetPictures;
@@ -24,23 +23,16 @@ class DemoTravelsTest {
 
     @Test
     void whatArrivesInAnEmptyDatabaseIsEqualTableByTableAndPixelByPixel() throws IOException {
-        UUID project = here.bean(JdbcClient.class)
-                .sql("select id from project where title = 'The Tide Post'")
-                .query(UUID.class)
-                .single();
+        UUID project = named(here, "The Tide Post");
         byte[] zip = file(here, project);
         try (TestPond there = TestPond.start()) {
             there.openAccount("newcomer");
             Visitor newcomer = Visitor.signedIn(there, "newcomer");
-            assertThat(newcomer.sendFile("/shelf/project-file", zip).statusCode())
-                    .isEqualTo(201);
-            UUID arrived = there.bean(Projects.class)
-                    .ofMember(there.bean(Accounts.class)
-                            .find("newcomer")
-                            .orElseThrow()
-                            .id())
-                    .get(0)
-                    .id();
+            for (byte[] file : List.of(zip, file(here, named(here, "The Heron's Umbrella")))) {
+                assertThat(newcomer.sendFile("/shelf/project-file", file).statusCode())
+                        .isEqualTo(201);
+            }
+            UUID arrived = named(there, "The Tide Post");
 
             TravelTables.all()
                     .forEach(table -> assertThat(there.count(table.name()))
@@ -58,6 +50,14 @@ class DemoTravelsTest {
                         .isEqualTo(small(here, sheets.get(i)));
             }
         }
+    }
+
+    private static UUID named(TestPond pond, String title) {
+        return pond.bean(JdbcClient.class)
+                .sql("select id from project where title = ?")
+                .param(title)
+                .query(UUID.class)
+                .single();
     }
 
     private static int[] small(TestPond pond, Sheet sheet) {

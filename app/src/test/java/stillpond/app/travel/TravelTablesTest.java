@@ -17,6 +17,8 @@ class TravelTablesTest {
     private static final Set<String> STAY = Set.of(
             "account",
             "member",
+            "own_keys",
+            "own_key",
             "used_colour",
             "spring_session",
             "spring_session_attributes",
@@ -39,6 +41,7 @@ class TravelTablesTest {
             "layer_version",
             "layer_count",
             "layer_worn",
+            "layer_made",
             "unknown_part");
 
     @Test

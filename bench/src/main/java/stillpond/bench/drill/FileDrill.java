@@ -158,7 +158,7 @@ final class FileDrill {
         String path = switch (file.reader()) {
             case SHEET -> project + "/scenes/" + scene + "/sheets";
             case LINE_ART -> sheet + "/line-art";
-            case FLATS -> sheet + "/flats";
+            case FLATS -> sheet + "/flats?stretched=true";
             case PICTURE -> project + "/pictures";
             case MOTIF -> project + "/motifs";
             case CARDS -> project + "/cards/plan";

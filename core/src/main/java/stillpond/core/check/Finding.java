@@ -18,6 +18,11 @@ public sealed interface Finding {
         return List.of();
     }
 
+    /** Whether it counts as something to check: a region that is simply not laid yet is counted as left, and nowhere twice. */
+    default boolean isToCheck() {
+        return true;
+    }
+
     /** A name that stays the same from check to check as long as the same is found in the same cells of a layer. */
     String key();
 
@@ -38,6 +43,11 @@ public sealed interface Finding {
     record Unfilled(List<Integer> cells, Optional<UUID> likely, Size size) implements Finding {
         public Unfilled {
             cells = List.copyOf(cells);
+        }
+
+        @Override
+        public boolean isToCheck() {
+            return size != Size.REGION;
         }
 
         @Override

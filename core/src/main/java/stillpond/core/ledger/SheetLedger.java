@@ -9,13 +9,13 @@ import java.util.function.IntPredicate;
 import stillpond.core.fill.Fill;
 import stillpond.core.region.RegionMap;
 
-/** The fills in use on one sheet. A swatch is in use in gradients and patterns too, which have rows of their own besides. */
+/** The fills in use on one sheet. Each cell counts once, so that the shares of all rows are that of all cells: a gradient or a pattern has a row of its own, and its swatches have none for it. */
 public final class SheetLedger {
 
     private SheetLedger() {}
 
     /**
-     * Whatever wears one fill, or takes a colour from one swatch.
+     * Whatever wears one fill.
      *
      * @param cells in rising order
      * @param regions how many those cells lie in
@@ -38,14 +38,7 @@ public final class SheetLedger {
         Map<Fill, List<Integer>> cells = new LinkedHashMap<>();
         for (int cell = 0; cell < worn.size(); cell++) {
             if (isMeant.test(cell)) {
-                Fill fill = worn.get(cell);
-                cells.computeIfAbsent(fill, any -> new ArrayList<>()).add(cell);
-                int number = cell;
-                fill.swatches().stream()
-                        .map(Fill::flat)
-                        .filter(swatch -> !swatch.equals(fill))
-                        .forEach(swatch -> cells.computeIfAbsent(swatch, any -> new ArrayList<>())
-                                .add(number));
+                cells.computeIfAbsent(worn.get(cell), any -> new ArrayList<>()).add(cell);
             }
         }
         List<Row> rows = new ArrayList<>();
