@@ -111,7 +111,7 @@ function showBrought(row: HTMLElement, sheet: BroughtSheet): void {
   row.querySelector(".brought-stop")?.remove();
   setState(
     row,
-    `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.layers === 1 ? "" : `${sheet.layers} layers, `}${sheet.regions} ${sheet.regions === 1 ? "region" : "regions"}` +
+    `${sheet.widthPx} × ${sheet.heightPx} px, ${sheet.layers === 1 ? "" : `${sheet.layers} layers, `}${sheet.regions} ${sheet.regions === 1 ? "region" : "regions"} before its gaps are found` +
       sheet.leftOut.map((what) => `, without ${what}`).join(""),
   );
   row.append(el("a", { href: sheet.address, className: "button" }, "Open on the desk"));

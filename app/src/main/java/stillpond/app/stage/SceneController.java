@@ -3,6 +3,7 @@ package stillpond.app.stage;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.SignedIn;
 import stillpond.app.history.Steps;
@@ -24,6 +26,9 @@ import stillpond.app.project.Scene;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetCast;
 import stillpond.app.sheet.Sheets;
+import stillpond.app.sheet.WornAt;
+import stillpond.core.palette.Card;
+import stillpond.core.palette.Palette;
 
 /** The page of a scene: its light, its wardrobes, and who is on each sheet. */
 @Controller
@@ -37,6 +42,7 @@ class SceneController {
     private final SheetCast cast;
     private final SceneStaging sceneStaging;
     private final Steps steps;
+    private final WornAt wornAt;
 
     SceneController(
             Projects projects,
@@ -45,7 +51,8 @@ class SceneController {
             Sheets sheets,
             SheetCast cast,
             SceneStaging sceneStaging,
-            Steps steps) {
+            Steps steps,
+            WornAt wornAt) {
         this.projects = projects;
         this.palettes = palettes;
         this.stagings = stagings;
@@ -53,6 +60,7 @@ class SceneController {
         this.cast = cast;
         this.sceneStaging = sceneStaging;
         this.steps = steps;
+        this.wornAt = wornAt;
     }
 
     @GetMapping
@@ -103,6 +111,28 @@ class SceneController {
         projects.scene(project, scene);
         TakenBack.tell(told, () -> steps.undoNext(project, person.id()));
         return "redirect:/projects/{project}/scenes/{scene}";
+    }
+
+    /** Whose colours are worn at a place of a sheet. @param name empty where nobody's are, and then there is no card */
+    record Figure(Optional<UUID> card, String name) {}
+
+    /** @param x see {@link WornAt}, and so {@code y} */
+    @GetMapping("/sheets/{sheet}/figure")
+    @ResponseBody
+    Figure figure(
+            @PathVariable UUID project,
+            @PathVariable UUID scene,
+            @PathVariable UUID sheet,
+            @RequestParam double x,
+            @RequestParam double y) {
+        projects.scene(project, scene);
+        Palette palette = palettes.of(project);
+        return wornAt.swatches(sheets.get(project, sheet), x, y).stream()
+                .flatMap(swatch -> palette.cardOf(swatch).stream())
+                .filter(card -> card.kind() == Card.Kind.CAST)
+                .findFirst()
+                .map(card -> new Figure(Optional.of(card.id()), card.name()))
+                .orElse(new Figure(Optional.empty(), ""));
     }
 
     private List<Sheet> inScene(UUID project, UUID scene) {

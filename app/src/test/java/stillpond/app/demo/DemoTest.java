@@ -18,6 +18,8 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.Layer;
@@ -188,9 +190,10 @@ class DemoTest {
     }
 
     /** Whatever axe-core checks, of any impact. */
-    @Test
-    void nothingIsHardToReachInAnyStateOfAPage() throws Exception {
-        Page page = enter();
+    @ParameterizedTest
+    @ValueSource(strings = {"colourist", "lead"})
+    void nothingIsHardToReachInAnyStateOfAPage(String role) throws Exception {
+        Page page = enter(role);
         String axe = Files.readString(AXE);
         assertAccessible(page, axe);
         page.getByText("The Tide Post").click();
@@ -263,10 +266,14 @@ class DemoTest {
     }
 
     private static Page enter() {
+        return enter("colourist");
+    }
+
+    private static Page enter(String role) {
         Page page = browser.newPage();
         page.context().clearCookies();
         page.navigate(pond.url());
-        page.getByText("Enter as the colourist").click();
+        page.getByText("Enter as the " + role).click();
         page.waitForURL(pond.url() + "/");
         return page;
     }
