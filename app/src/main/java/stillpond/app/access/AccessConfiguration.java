@@ -15,6 +15,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authorization.AuthorizationDeniedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -24,6 +25,7 @@ import org.springframework.security.web.access.AccessDeniedHandler;
 import org.springframework.security.web.authentication.DelegatingAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
@@ -34,6 +36,8 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 import stillpond.app.account.SignInThrottle;
+import stillpond.app.account.SignedIn;
+import stillpond.app.account.SigningIn;
 import stillpond.app.live.LiveLines;
 import stillpond.app.settings.PondSettings;
 
@@ -68,7 +72,11 @@ class AccessConfiguration {
      */
     @Bean
     SecurityFilterChain filterChain(
-            HttpSecurity http, ProjectMembership membership, SignInThrottle throttle, LiveLines lines)
+            HttpSecurity http,
+            ProjectMembership membership,
+            SignInThrottle throttle,
+            SigningIn signingIn,
+            LiveLines lines)
             throws Exception {
         return http.authorizeHttpRequests(requests -> requests
                         // What was let in goes on; a live line ends so when its session already has.
@@ -77,11 +85,14 @@ class AccessConfiguration {
                         .requestMatchers(
                                 "/sign-in", "/demo/sign-in", "/assets/**", "/favicon.ico", "/error", "/actuator/health")
                         .permitAll()
+                        // Whoever comes by a link that lets them in once has no session yet.
+                        .requestMatchers("/join/{code}", "/join/{code}/account", "/forgotten", "/reset/{code}")
+                        .permitAll()
                         .requestMatchers("/projects/{project}", "/projects/{project}/**")
                         .access(membership)
                         .anyRequest()
                         .authenticated())
-                .formLogin(form -> form.loginPage("/sign-in").defaultSuccessUrl("/"))
+                .formLogin(form -> form.loginPage("/sign-in").successHandler(onward(signingIn)))
                 .addFilterBefore(new ThrottledSignIn(throttle), UsernamePasswordAuthenticationFilter.class)
                 // Before anything reads what is sent.
                 .addFilterBefore(AccessConfiguration::refuseFilesOfStrangers, CsrfFilter.class)
@@ -100,6 +111,21 @@ class AccessConfiguration {
                         .addHeaderWriter(AccessConfiguration::keepNoData))
                 .csrf(csrf -> csrf.csrfTokenRepository(tokenInCookie()))
                 .build();
+    }
+
+    /** To the page that was asked for, or else to the shelf. */
+    private static SavedRequestAwareAuthenticationSuccessHandler onward(SigningIn signingIn) {
+        SavedRequestAwareAuthenticationSuccessHandler onward = new SavedRequestAwareAuthenticationSuccessHandler() {
+            @Override
+            public void onAuthenticationSuccess(
+                    HttpServletRequest request, HttpServletResponse response, Authentication known)
+                    throws ServletException, IOException {
+                signingIn.began((SignedIn) known.getPrincipal(), request);
+                super.onAuthenticationSuccess(request, response, known);
+            }
+        };
+        onward.setRequestCache(new CookieRequestCache());
+        return onward;
     }
 
     /** Looking for a token in a form would take in all files that come with it. */
@@ -162,15 +188,32 @@ class AccessConfiguration {
                 .build();
     }
 
-    /** To somebody who is not a member a project does not exist. */
+    /** To somebody who is not a member a project does not exist; whoever is one, or was, is told what they may not do. */
     private static AccessDeniedHandler notFoundForStrangers() {
         return (request, response, denied) -> {
             // A browser may keep a 404, and go on seeing it when membership has begun.
             response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
-            response.sendError(
-                    denied instanceof CsrfException
-                            ? HttpServletResponse.SC_FORBIDDEN
-                            : HttpServletResponse.SC_NOT_FOUND);
+            if (denied instanceof AuthorizationDeniedException known
+                    && known.getAuthorizationResult() instanceof ProjectMembership.Told told) {
+                tell(request, response, told.words());
+            } else {
+                response.sendError(
+                        denied instanceof CsrfException
+                                ? HttpServletResponse.SC_FORBIDDEN
+                                : HttpServletResponse.SC_NOT_FOUND);
+            }
         };
+    }
+
+    private static void tell(HttpServletRequest request, HttpServletResponse response, String words)
+            throws IOException, ServletException {
+        response.setStatus(HttpServletResponse.SC_FORBIDDEN);
+        if (SCRIPTED.matches(request)) {
+            response.setContentType("application/problem+json;charset=UTF-8");
+            response.getWriter().write("{\"status\":403,\"detail\":\"" + words + "\"}");
+        } else {
+            response.setContentType("text/plain;charset=UTF-8");
+            response.getWriter().write(words);
+        }
     }
 }

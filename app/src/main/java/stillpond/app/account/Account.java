@@ -3,6 +3,7 @@ package stillpond.app.account;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A person who can sign in. */
 @Entity
@@ -14,6 +15,9 @@ class Account {
     private String signInName;
     private String displayName;
     private String passwordHash;
+
+    @Nullable
+    private String email;
 
     protected Account() {}
 
@@ -30,6 +34,23 @@ class Account {
 
     String passwordHash() {
         return passwordHash;
+    }
+
+    @Nullable
+    String email() {
+        return email;
+    }
+
+    void showAs(String name) {
+        displayName = name;
+    }
+
+    void writeTo(@Nullable String address) {
+        email = address;
+    }
+
+    void takePassword(String hash) {
+        passwordHash = hash;
     }
 
     UUID id() {

@@ -7,4 +7,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface AccountRepository extends JpaRepository<Account, UUID> {
 
     Optional<Account> findBySignInName(String signInName);
+
+    Optional<Account> findByEmail(String email);
 }

@@ -4,20 +4,16 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.List;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
-import org.springframework.security.web.authentication.session.ChangeSessionIdAuthenticationStrategy;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.Accounts;
 import stillpond.app.account.SignedIn;
+import stillpond.app.account.SigningIn;
 
 /** Signs a person of the demo in with one click. Only there when the demo is on, and only for its own people. */
 @Controller
@@ -25,15 +21,15 @@ import stillpond.app.account.SignedIn;
 class DemoSignInController {
 
     private final Accounts accounts;
-    private final HttpSessionSecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
-    private final ChangeSessionIdAuthenticationStrategy sessions = new ChangeSessionIdAuthenticationStrategy();
+    private final SigningIn signingIn;
 
     /** To the page that was asked for, as after any other sign-in. */
     private final SavedRequestAwareAuthenticationSuccessHandler onward =
             new SavedRequestAwareAuthenticationSuccessHandler();
 
-    DemoSignInController(Accounts accounts) {
+    DemoSignInController(Accounts accounts, SigningIn signingIn) {
         this.accounts = accounts;
+        this.signingIn = signingIn;
         onward.setRequestCache(new CookieRequestCache());
     }
 
@@ -42,11 +38,8 @@ class DemoSignInController {
             throws IOException, ServletException {
         DemoPerson person = DemoPerson.named(who).orElseThrow();
         SignedIn signedIn = accounts.find(person.signInName()).orElseThrow();
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(signedIn, null, List.of()));
-        request.getSession();
-        sessions.onAuthentication(context.getAuthentication(), request, response);
-        contexts.saveContext(context, request, response);
-        onward.onAuthenticationSuccess(request, response, context.getAuthentication());
+        signingIn.signIn(signedIn, request, response);
+        onward.onAuthenticationSuccess(
+                request, response, SecurityContextHolder.getContext().getAuthentication());
     }
 }

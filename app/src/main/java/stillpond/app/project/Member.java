@@ -31,6 +31,14 @@ class Member {
         return key.projectId();
     }
 
+    UUID accountId() {
+        return key.accountId();
+    }
+
+    void become(Role other) {
+        role = other;
+    }
+
     Role role() {
         return role;
     }

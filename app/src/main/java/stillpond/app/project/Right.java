@@ -7,6 +7,7 @@ import java.util.Set;
  * told that the project exists.
  */
 public enum Right {
+    LOOK("looks at sheets, cards and pages", Role.GUEST, Role.COLOURIST, Role.LEAD),
     WORK_ON_SHEETS("works on sheets", Role.COLOURIST, Role.LEAD),
     ARRANGE("brings in and arranges sheets and scenes", Role.COLOURIST, Role.LEAD),
     STAGE("chooses lights and who is seen", Role.COLOURIST, Role.LEAD),
@@ -19,7 +20,8 @@ public enum Right {
     ANSWER_PROPOSALS("answers proposals", Role.LEAD),
     SIGN_CONSISTENCY("signs that parts are the same everywhere", Role.LEAD),
     CHOOSE_PRINT_CONDITION("chooses the print condition", Role.LEAD),
-    REMOVE_SCENES("puts a scene aside or brings it back", Role.LEAD);
+    REMOVE_SCENES("puts a scene aside or brings it back", Role.LEAD),
+    MANAGE_MEMBERS("invites and removes members and changes their roles", Role.LEAD);
 
     private final String words;
     private final Set<Role> roles;

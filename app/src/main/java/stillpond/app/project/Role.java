@@ -2,6 +2,18 @@ package stillpond.app.project;
 
 /** What a member is to a project. */
 public enum Role {
-    COLOURIST,
-    LEAD
+    /** Only looks. */
+    GUEST("guest"),
+    COLOURIST("colourist"),
+    LEAD("lead");
+
+    private final String words;
+
+    Role(String words) {
+        this.words = words;
+    }
+
+    public String words() {
+        return words;
+    }
 }

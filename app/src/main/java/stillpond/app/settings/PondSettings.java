@@ -24,7 +24,25 @@ public record PondSettings(
         @DefaultValue("1m") Duration quiet,
         Print print,
         Limits limits,
-        Reading reading) {
+        Reading reading,
+        @DefaultValue Mail mail) {
+
+    /**
+     * The way by which letters leave.
+     *
+     * @param host of the mail server; empty: none is sent
+     * @param from whom they come from
+     * @param tls whether the server must offer STARTTLS
+     * @param standIn whether letters are kept and shown where there is no server: only where everybody who signs in may read everything
+     */
+    public record Mail(
+            @DefaultValue("") String host,
+            @DefaultValue("587") int port,
+            @DefaultValue("") String user,
+            @DefaultValue("") String password,
+            @DefaultValue("still-pond@localhost") String from,
+            @DefaultValue("true") boolean tls,
+            @DefaultValue("false") boolean standIn) {}
 
     /** @param profile an ICC profile of printing inks, by which colours are judged where a project has none of its own */
     public record Print(Path profile) {}

@@ -19,6 +19,7 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import stillpond.app.account.Accounts;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Right;
 import stillpond.app.project.Role;
@@ -40,6 +41,7 @@ class RightsTest {
     private UUID card;
     private UUID openCard;
     private UUID openSwatch;
+    private UUID other;
 
     /** A locked card, a swatch of which follows one on an open card, and a sheet that wears it. */
     @BeforeEach
@@ -56,6 +58,7 @@ class RightsTest {
                 .id();
         openCard = UUID.randomUUID();
         openSwatch = UUID.randomUUID();
+        other = pond.bean(Accounts.class).find(work.colourist()).orElseThrow().id();
         edit(
                 lead,
                 "{'kind':'ADD_CARD','card':'OPEN_CARD','name':'Quay'}",
@@ -72,7 +75,7 @@ class RightsTest {
     @ParameterizedTest
     @MethodSource("cells")
     void everyCellOfTheTable(Right right, Role role) {
-        Visitor visitor = role == Role.LEAD ? lead : Visitor.signedIn(pond, work.colourist());
+        Visitor visitor = role == Role.LEAD ? lead : Visitor.signedIn(pond, work.member(role));
         List<Card> before = palette();
         List<HttpResponse<String>> answers = exercise(right, visitor);
         if (right.isFor(role)) {
@@ -82,7 +85,8 @@ class RightsTest {
         } else {
             assertThat(answers).allSatisfy(answer -> {
                 assertThat(answer.statusCode()).isEqualTo(403);
-                assertThat(answer.body()).contains("Only the lead " + right.words());
+                assertThat(answer.body())
+                        .contains(role == Role.GUEST ? "A guest only looks" : "Only the lead " + right.words());
             });
             assertThat(palette()).isEqualTo(before);
         }
@@ -91,6 +95,12 @@ class RightsTest {
     /** All ways to do it. */
     private List<HttpResponse<String>> exercise(Right right, Visitor visitor) {
         return switch (right) {
+            case LOOK ->
+                List.of(
+                        visitor.get(at),
+                        visitor.get(work.address(sheet) + "/desk"),
+                        visitor.get(at + "/cards"),
+                        visitor.get(at + "/members"));
             case WORK_ON_SHEETS -> List.of(visitor.post(work.address(sheet) + "/changes", lay()));
             case ARRANGE ->
                 List.of(
@@ -138,6 +148,12 @@ class RightsTest {
                 List.of(
                         visitor.submit(at + "/scenes/" + work.scene() + "/remove"),
                         visitor.submit(at + "/scenes/" + work.scene() + "/bring-back"));
+            case MANAGE_MEMBERS ->
+                List.of(
+                        visitor.submit(at + "/members/invite", "role", "GUEST"),
+                        visitor.submit(at + "/members/" + other + "/role", "role", "LEAD"),
+                        visitor.submit(at + "/members/" + other + "/role", "role", "GUEST"),
+                        visitor.submit(at + "/members/" + other + "/remove"));
         };
     }
 

@@ -89,6 +89,7 @@ public final class TestPond implements AutoCloseable {
                 .run(
                         "--server.port=" + port,
                         "--pond.demo=" + demo,
+                        "--pond.mail.stand-in=true",
                         // Sheets are compared in the background where a test asks for it.
                         "--pond.quiet=1d",
                         "--spring.datasource.url=" + database.url(),

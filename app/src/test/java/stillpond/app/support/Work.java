@@ -96,8 +96,13 @@ public record Work(TestPond pond, String person, UUID account, UUID project, UUI
 
     /** Somebody else who works on the project, as a colourist; the name to sign in with. */
     public String colourist() {
+        return member(Role.COLOURIST);
+    }
+
+    /** Somebody else with a role in the project; the name to sign in with. */
+    public String member(Role role) {
         String name = "c" + UUID.randomUUID();
-        pond.bean(Projects.class).addMember(project, pond.openAccount(name), Role.COLOURIST);
+        pond.bean(Projects.class).addMember(project, pond.openAccount(name), role);
         return name;
     }
 

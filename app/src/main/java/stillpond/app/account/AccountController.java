@@ -1,0 +1,133 @@
+package stillpond.app.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import stillpond.core.refusal.Refusal;
+
+/** One's own account: names, address, password, and where one is signed in. */
+@Controller
+@RequestMapping("/account")
+class AccountController {
+
+    private static final String BACK = "redirect:/account";
+    private static final int NOTED = 30;
+
+    private final Accounts accounts;
+    private final PersonSessions sessions;
+    private final SignInThrottle throttle;
+    private final SigningIn signingIn;
+    private final Audit audit;
+
+    AccountController(
+            Accounts accounts, PersonSessions sessions, SignInThrottle throttle, SigningIn signingIn, Audit audit) {
+        this.accounts = accounts;
+        this.sessions = sessions;
+        this.throttle = throttle;
+        this.signingIn = signingIn;
+        this.audit = audit;
+    }
+
+    @GetMapping
+    String page(@AuthenticationPrincipal SignedIn person, HttpSession session, Model model) {
+        model.addAttribute("address", accounts.addressOf(person.id()));
+        model.addAttribute("sessions", sessions.of(person, session.getId()));
+        model.addAttribute("noted", audit.by(person.id(), NOTED));
+        model.addAttribute("shortest", NewPassword.SHORTEST);
+        return "account/account";
+    }
+
+    /** The name that others see. */
+    @PostMapping("/shown")
+    String showAs(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam String name,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            RedirectAttributes told) {
+        return tell(told, "Others see you as " + name.strip() + " now.", () -> {
+            accounts.showAs(person.id(), name);
+            // The name is kept with the session, too.
+            signingIn.signIn(accounts.find(person.id()).orElseThrow(), request, response);
+        });
+    }
+
+    @PostMapping("/address")
+    String address(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam String address,
+            @RequestParam String password,
+            HttpServletRequest request,
+            RedirectAttributes told) {
+        String done =
+                address.isBlank() ? "No letters are sent to you now." : "Letters go to " + address.strip() + " now.";
+        return tell(told, done, () -> {
+            requireOwn(person, password, request);
+            accounts.writeTo(person.id(), address);
+            audit.note(person.id(), null, Audit.Kind.ACCOUNT, "Changed the mail address");
+        });
+    }
+
+    /** All other sessions end, in case somebody else had the old one. */
+    @PostMapping("/password")
+    String password(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam String password,
+            @RequestParam String wanted,
+            HttpServletRequest request,
+            HttpSession session,
+            RedirectAttributes told) {
+        return tell(told, "Your password is another one now, and you are signed out everywhere else.", () -> {
+            requireOwn(person, password, request);
+            accounts.changePassword(person.id(), wanted);
+            sessions.endOthers(person, session.getId());
+            audit.note(person.id(), null, Audit.Kind.PASSWORD, "Changed the password");
+        });
+    }
+
+    @PostMapping("/sessions/end")
+    String end(@AuthenticationPrincipal SignedIn person, @RequestParam String key, RedirectAttributes told) {
+        sessions.end(person, key);
+        audit.note(person.id(), null, Audit.Kind.SESSIONS, "Signed out elsewhere");
+        told.addFlashAttribute("said", "Signed out there.");
+        return BACK;
+    }
+
+    @PostMapping("/sessions/end-others")
+    String endOthers(@AuthenticationPrincipal SignedIn person, HttpSession session, RedirectAttributes told) {
+        sessions.endOthers(person, session.getId());
+        audit.note(person.id(), null, Audit.Kind.SESSIONS, "Signed out everywhere else");
+        told.addFlashAttribute("said", "Signed out everywhere but here.");
+        return BACK;
+    }
+
+    /** Whoever finds a desk left open does not get further with it. */
+    private void requireOwn(SignedIn person, String password, HttpServletRequest request) {
+        String address = request.getRemoteAddr();
+        if (!throttle.wait(person.signInName(), address).isZero()) {
+            throw new Refusal("Too many tries. Wait a little, and try again. Nothing was changed.");
+        }
+        if (accounts.recognise(person.signInName(), password).isEmpty()) {
+            throttle.failed(person.signInName(), address);
+            throw new Refusal("This is not your present password. Nothing was changed.");
+        }
+    }
+
+    private static String tell(RedirectAttributes told, String done, Runnable act) {
+        try {
+            act.run();
+            told.addFlashAttribute("said", done);
+        } catch (Refusal refusal) {
+            told.addFlashAttribute("refusal", refusal.getMessage());
+        }
+        return BACK;
+    }
+}
