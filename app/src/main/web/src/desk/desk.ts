@@ -12,6 +12,7 @@ import { openLayers } from "./layers/open";
 import { openLedger } from "./ledger/open";
 import { openLines } from "./lines/open";
 import { fetchCells, fetchInk } from "./model/planes";
+import { openRemarks } from "./remarks/open";
 import { openSampling } from "./sampling/open";
 import { openShadows } from "./shadows/open";
 import { openShell } from "./shell/open";
@@ -48,6 +49,7 @@ async function open(): Promise<void> {
   const reference = openBlockIn(desk, newCells, shore, handles);
   openSampling(desk, shore.mixing, reference);
   openCheck(desk, kinds);
+  openRemarks(desk);
   openCarry(desk, shadowCalls, groups, newCells);
   openHere(desk, {
     showOpenings: gaps.show,
@@ -74,11 +76,14 @@ async function open(): Promise<void> {
 }
 
 /** Other pages lead to a cell of the sheet by its number behind the address, or to its shapes. */
-function goToPlaceNamed({ hand, view, regions, fills }: Desk): void {
+function goToPlaceNamed({ hand, view, regions, fills, stack }: Desk): void {
   if (location.hash === "#shapes") {
     hand.takeTool("shape");
   }
-  const cell = Number(/^#cell=(\d+)$/.exec(location.hash)?.[1] ?? NaN);
+  const at = /^#at=(\d+),(\d+)$/.exec(location.hash);
+  const { xPx, yPx } = stack.present;
+  const pixel = at && view.cellOfPixel({ x: Number(at[1]) - xPx, y: Number(at[2]) - yPx });
+  const cell = pixel ?? Number(/^#cell=(\d+)$/.exec(location.hash)?.[1] ?? NaN);
   if (cell >= 0 && cell < fills.cellCount) {
     hand.goToCell(cell);
     const { deepestX, deepestY, width, height } = regions.shape(regions.of(cell));

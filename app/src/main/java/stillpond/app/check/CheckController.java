@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import stillpond.app.account.SignedIn;
+import stillpond.app.remark.Remarks;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetColours;
 import stillpond.app.sheet.Sheets;
@@ -34,18 +35,21 @@ class CheckController {
     private final SheetFindings findings;
     private final SheetDifferences differences;
     private final DifferenceList differing;
+    private final Remarks remarks;
 
     CheckController(
             Sheets sheets,
             SheetColours colours,
             SheetFindings findings,
             SheetDifferences differences,
-            DifferenceList differing) {
+            DifferenceList differing,
+            Remarks remarks) {
         this.sheets = sheets;
         this.colours = colours;
         this.findings = findings;
         this.differences = differences;
         this.differing = differing;
+        this.remarks = remarks;
     }
 
     /** @param key of a finding or a difference */
@@ -68,7 +72,11 @@ class CheckController {
     String count(@PathVariable UUID project, @PathVariable UUID sheet) {
         long count = findings.count(project, sheet);
         long unlike = differences.count(project, sheet);
-        return Stream.of(count == 0 ? "" : count + " to check", unlike == 0 ? "" : unlike + " unlike other sheets")
+        long said = remarks.openOn(sheet);
+        return Stream.of(
+                        count == 0 ? "" : count + " to check",
+                        unlike == 0 ? "" : unlike + " unlike other sheets",
+                        said == 0 ? "" : said == 1 ? "1 remark" : said + " remarks")
                 .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining(", "));
     }

@@ -16,6 +16,8 @@ public enum Part {
     LINE_MEETING,
     /** Who is on a sheet. */
     CAST,
+    /** What is said about it. */
+    REMARKS,
     /** Cards, lights and wardrobes. */
     PALETTE
 }

@@ -120,6 +120,7 @@ class LayerCuts {
     }
 
     private void bringOver(Layer old, StoredLayer fresh) {
+        events.publishEvent(new CutAnew(old.standing().layer(), swaps.placing(fresh.asLayer(), old)));
         layerDams.carry(old, fresh, () -> swaps.placing(fresh.asLayer(), old));
         groups.carry(old, fresh.asLayer());
         shadows.carry(old, fresh.asLayer());

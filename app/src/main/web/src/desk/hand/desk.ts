@@ -87,6 +87,7 @@ export class Parts {
       PAGE_FRAME: renew("PAGE_FRAME"),
       LINE_MEETING: renew("LINE_MEETING"),
       CAST: renew("CAST"),
+      REMARKS: () => void this.renewals["REMARKS"]?.(),
     });
   }
 }

@@ -209,7 +209,11 @@ export class SheetView {
 
   /** The cell at a screen position; undefined beside the sheet. */
   cellAt(screen: Point): number | undefined {
-    const { x, y } = this.camera.toSheet(screen);
+    return this.cellOfPixel(this.camera.toSheet(screen));
+  }
+
+  /** The cell at a place of the sheet; undefined beside it. */
+  cellOfPixel({ x, y }: Point): number | undefined {
     const { width, height, numbers } = this.map.plane;
     const inside = x >= 0 && y >= 0 && x < width && y < height;
     return inside ? numbers[Math.floor(y) * width + Math.floor(x)] : undefined;

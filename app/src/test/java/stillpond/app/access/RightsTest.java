@@ -112,6 +112,9 @@ class RightsTest {
                         at + "/lights", "name", "Dusk", "scene", work.scene().toString()));
             case CHANGE_OPEN_CARDS -> List.of(edit(visitor, "{'kind':'NAME_CARD','card':'OPEN_CARD','name':'Jetty'}"));
             case PROPOSE -> List.of(propose(visitor));
+            case REMARK ->
+                List.of(visitor.submit(
+                        at + "/remarks", "swatch", work.coat().id().toString(), "body", "Warmer, as on the cover"));
             case CHANGE_LOCKED_CARDS ->
                 List.of(
                         edit(visitor, "{'kind':'CHANGE','swatch':'COAT','colour':'#804020'}"),

@@ -84,7 +84,7 @@ class OwnAccountTest {
         String address = name + "@example.org";
         person.submit("/account/address", "address", address, "password", TestPond.PASSWORD);
         Visitor outside = Visitor.anonymous(pond);
-        outside.get("/forgotten");
+        outside.readToken("/forgotten");
         String told = outside.submit("/forgotten", "who", address).body();
         assertThat(told).contains("If there is such an account");
         assertThat(outside.submit("/forgotten", "who", "nobody@example.org").body())
@@ -92,7 +92,7 @@ class OwnAccountTest {
                 .contains("If there is such an account");
 
         String link = link(address);
-        outside.get(link);
+        outside.readToken(link);
         assertThat(outside.submit(link, "wanted", "short").body()).contains("at least 12 characters");
         assertThat(outside.submit(link, "wanted", WANTED).statusCode()).isEqualTo(302);
         assertThat(knows(WANTED)).isTrue();
@@ -117,13 +117,13 @@ class OwnAccountTest {
         String address = name + "@example.org";
         person.submit("/account/address", "address", address, "password", TestPond.PASSWORD);
         Visitor outside = Visitor.anonymous(pond);
-        outside.get("/forgotten");
+        outside.readToken("/forgotten");
         outside.submit("/forgotten", "who", name);
         String link = link(address);
         pond.bean(JdbcClient.class)
                 .sql("update password_reset set ends_at = now() - interval '1 minute'")
                 .update();
-        outside.get(link);
+        outside.readToken(link);
         assertThat(outside.submit(link, "wanted", WANTED).body()).contains("was used already, or has ended");
         assertThat(knows(TestPond.PASSWORD)).isTrue();
     }

@@ -33,6 +33,7 @@ class DeskFoldersTest {
             "blockin",
             "sampling",
             "check",
+            "remarks",
             "carry",
             "ink",
             "together",

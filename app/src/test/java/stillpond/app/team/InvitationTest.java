@@ -43,7 +43,7 @@ class InvitationTest {
     }
 
     private HttpResponse<String> open(Visitor visitor, String link, String name, String password) {
-        visitor.get(link);
+        visitor.readToken(link);
         return visitor.submit(link + "/account", "name", name, "shown", "Ida", "password", password);
     }
 

@@ -13,7 +13,7 @@ import stillpond.app.support.TestPond;
 /** Nothing that a project is made of stays behind because somebody forgot it. */
 class TravelTablesTest {
 
-    /** People, what they are signed in to, what was made of a project, and what is found again by itself. */
+    /** People, what they say to each other, what they are signed in to, what was made of a project, and what is found again by itself. */
     private static final Set<String> STAY = Set.of(
             "account",
             "member",
@@ -22,6 +22,8 @@ class TravelTablesTest {
             "password_reset",
             "kept_letter",
             "audit",
+            "remark",
+            "remark_answer",
             "own_keys",
             "own_key",
             "used_colour",

@@ -14,4 +14,13 @@ public record Placing(double xScale, double yScale, double dxPx, double dyPx) {
     public int yThere(int y) {
         return (int) Math.floor((y + 0.5) * yScale + dyPx);
     }
+
+    /** The pixel here that lies at a pixel there. */
+    public int xHere(int xThere) {
+        return (int) Math.floor((xThere + 0.5 - dxPx) / xScale);
+    }
+
+    public int yHere(int yThere) {
+        return (int) Math.floor((yThere + 0.5 - dyPx) / yScale);
+    }
 }
