@@ -1,0 +1,150 @@
+package stillpond.app.story;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Who did what in a project, read from the log of changes, the remarks, what was handed on, and the audit log. */
+@Service
+@Transactional(readOnly = true)
+class Story {
+
+    /** How a change, an answer and so on become rows of one kind; native, since a page of them is asked for at once. */
+    private static final String TOLD = """
+            with told as (
+                select c.made_at as at, c.author_id as account, e.sheet_id as sheet,
+                       case
+                           when bool_or(e.kind = 'RECUT') then 'CUTS'
+                           when bool_or(e.kind in ('FILLED', 'DAMMED', 'SHADED', 'GROUPED')) then 'FILLS'
+                           when bool_or(e.kind in ('CARDS', 'STAGED', 'CAST')) then 'CARDS'
+                           else 'SHEETS'
+                       end as what,
+                       c.words, c.reason as why,
+                       coalesce(sum(case when e.kind = 'FILLED' then cardinality(e.cells) else 0 end), 0) as cells
+                from change c left join effect e on e.change_id = c.id
+                where c.project_id = :project and c.made_at >= :since
+                group by c.id, e.sheet_id
+                union all
+                select made_at, author_id, sheet_id, 'REMARKS', 'Said: ' || body, '', 0
+                from remark where project_id = :project and made_at >= :since
+                union all
+                select a.made_at, a.author_id, r.sheet_id, 'REMARKS', 'Answered: ' || a.body, '', 0
+                from remark_answer a join remark r on r.id = a.remark_id
+                where r.project_id = :project and a.made_at >= :since
+                union all
+                select done_at, done_by, sheet_id, 'REMARKS', 'Done: ' || body, '', 0
+                from remark where project_id = :project and done_at >= :since
+                union all
+                select made_at, author_id, null, 'HANDED_ON', 'Handed on ' || words, '', 0
+                from handed_job where project_id = :project and made_at >= :since
+                union all
+                select at, account_id, null, 'MEMBERS', words, '', 0
+                from audit where project_id = :project and at >= :since and :isLead
+            ), named as (
+                select told.*, coalesce(account.display_name, '') as who, coalesce(sheet.title, '') as title
+                from told left join account on account.id = told.account left join sheet on sheet.id = told.sheet
+                where (cast(:person as uuid) is null or told.account = cast(:person as uuid))
+                  and (cast(:sheet as uuid) is null or told.sheet = cast(:sheet as uuid))
+                  and (:what = '' or told.what = :what)
+            )""";
+
+    private final JdbcClient database;
+    private final Clock clock;
+
+    Story(JdbcClient database, Clock clock) {
+        this.database = database;
+        this.clock = clock;
+    }
+
+    /** What can be told. */
+    enum What {
+        FILLS("fills and dams"),
+        CARDS("cards, lights and clothes"),
+        CUTS("line art cut anew"),
+        SHEETS("layers and pages"),
+        REMARKS("remarks"),
+        HANDED_ON("handed on"),
+        MEMBERS("members");
+
+        private final String words;
+
+        What(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Which part is told.
+     *
+     * @param days back from now; 0 for all of it
+     * @param isLead whether it is told to a lead, who also reads of members
+     */
+    record Filter(Optional<UUID> person, Optional<UUID> sheet, Optional<What> what, int days, boolean isLead) {}
+
+    /** @param sheet its title, or empty @param why in the author's words, or empty @param cells how many were filled */
+    record Step(Instant at, String who, String sheet, What what, String words, String why, long cells) {}
+
+    /** What somebody did on a day to a sheet. @param sheet its title, or empty @param steps how many @param cells how many were filled */
+    record Day(LocalDate day, String who, String sheet, What what, long steps, long cells) {}
+
+    /** Latest first. */
+    List<Step> steps(UUID project, Filter filter, int from, int most) {
+        return asked(project, filter, TOLD + """
+
+                        select at, who, title, what, words, why, cells from named
+                        order by at desc, words, title offset :from limit :most""")
+                .param("from", from)
+                .param("most", most)
+                .query((row, number) -> new Step(
+                        row.getTimestamp("at").toInstant(),
+                        row.getString("who"),
+                        row.getString("title"),
+                        What.valueOf(row.getString("what")),
+                        row.getString("words"),
+                        row.getString("why"),
+                        row.getLong("cells")))
+                .list();
+    }
+
+    /** Latest first; days are those of UTC. */
+    List<Day> days(UUID project, Filter filter, int from, int most) {
+        return asked(project, filter, TOLD + """
+
+                        select cast(at at time zone 'UTC' as date) as day, who, title, what, count(*) as steps, sum(cells) as cells
+                        from named group by day, who, title, what
+                        order by day desc, who, title, what offset :from limit :most""")
+                .param("from", from)
+                .param("most", most)
+                .query((row, number) -> new Day(
+                        row.getDate("day").toLocalDate(),
+                        row.getString("who"),
+                        row.getString("title"),
+                        What.valueOf(row.getString("what")),
+                        row.getLong("steps"),
+                        row.getLong("cells")))
+                .list();
+    }
+
+    private JdbcClient.StatementSpec asked(UUID project, Filter filter, String query) {
+        Instant since = filter.days() == 0 ? Instant.EPOCH : clock.instant().minus(Duration.ofDays(filter.days()));
+        return database.sql(query)
+                .param("project", project)
+                .param("since", since.atOffset(ZoneOffset.UTC))
+                .param("person", filter.person().map(UUID::toString).orElse(null))
+                .param("sheet", filter.sheet().map(UUID::toString).orElse(null))
+                .param("what", filter.what().map(What::name).orElse(""))
+                .param("isLead", filter.isLead());
+    }
+}

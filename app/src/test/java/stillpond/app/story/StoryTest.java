@@ -1,0 +1,79 @@
+package stillpond.app.story;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import stillpond.app.account.Accounts;
+import stillpond.app.sheet.Sheet;
+import stillpond.app.support.Drawings;
+import stillpond.app.support.TestPond;
+import stillpond.app.support.Visitor;
+import stillpond.app.support.Work;
+
+class StoryTest {
+
+    private final TestPond pond = TestPond.shared();
+    private Work work;
+    private Visitor lead;
+    private String colourist;
+    private Sheet sheet;
+    private String at;
+
+    @BeforeEach
+    void begin() {
+        work = Work.begin(pond);
+        lead = Visitor.signedIn(pond, work.person());
+        colourist = work.colourist();
+        sheet = work.bringSmall(Drawings.threeBoxes());
+        work.lay(sheet, work.coat().id(), 50, 100);
+        Visitor.signedIn(pond, colourist)
+                .submit(
+                        "/projects/" + work.project() + "/remarks",
+                        "swatch",
+                        work.coat().id().toString(),
+                        "body",
+                        "=HYPERLINK(\"x\")");
+        lead.submit("/projects/" + work.project() + "/members/invite", "role", "GUEST");
+        at = "/projects/" + work.project() + "/story";
+    }
+
+    @Test
+    void everyStepIsToldWithWhoAndWhere() {
+        assertThat(lead.get(at + "?each=true").body())
+                .contains("Filled 1 cell", sheet.title(), "Said: =HYPERLINK", colourist, "Invited somebody as a guest");
+    }
+
+    @Test
+    void daysAreCountedByPersonSheetAndKind() {
+        assertThat(lead.get(at + "?what=FILLS").body())
+                .containsPattern("fills and dams</td>\\s*<td[^>]*>1</td>\\s*<td[^>]*>1</td>")
+                .doesNotContain("Invited");
+    }
+
+    @Test
+    void oneCanAskForOnePersonOrOneSheet() {
+        String id = pond.bean(Accounts.class).find(colourist).orElseThrow().id().toString();
+        assertThat(lead.get(at + "?each=true&person=" + id).body())
+                .contains("HYPERLINK")
+                .doesNotContain("Filled 1 cell");
+        assertThat(lead.get(at + "?each=true&sheet=" + sheet.id()).body())
+                .contains("Filled 1 cell")
+                .doesNotContain("HYPERLINK");
+    }
+
+    @Test
+    void aTableOfItHoldsNoFormula() {
+        String table = lead.get(at + "/steps.csv").body();
+        assertThat(table).contains("Said: =HYPERLINK", "Filled 1 cell").startsWith("\uFEFFat (UTC),who");
+        assertThat(table.lines().flatMap(line -> Arrays.stream(line.split(","))))
+                .noneMatch(field -> field.startsWith("=") || field.startsWith("\"="));
+    }
+
+    @Test
+    void whoComesAndGoesIsToldToTheLeadAlone() {
+        assertThat(Visitor.signedIn(pond, colourist).get(at + "?each=true").body())
+                .doesNotContain("Invited somebody");
+    }
+}
