@@ -2,7 +2,7 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { cards, lights, scenes, title, wardrobes } from "./book.mjs";
+import { cards, lights, remarks, scenes, title, wardrobes } from "./book.mjs";
 import * as heron from "./heron.mjs";
 import * as sheets from "./sheets.mjs";
 import { truthPicture } from "./truth.mjs";
@@ -74,6 +74,7 @@ const book = {
   })),
   lights,
   wardrobes,
+  remarks,
 };
 writeFileSync(join(target, "book.json"), JSON.stringify(book, null, 1) + "\n");
 
@@ -91,5 +92,6 @@ const second = {
   })),
   lights: [],
   wardrobes: [],
+  remarks: [],
 };
 writeFileSync(join(target, "heron.json"), JSON.stringify(second, null, 1) + "\n");

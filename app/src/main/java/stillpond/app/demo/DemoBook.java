@@ -17,7 +17,19 @@ record DemoBook(
         List<DemoCard> cards,
         List<DemoScene> scenes,
         List<DemoLight> lights,
-        List<DemoWardrobe> wardrobes) {
+        List<DemoWardrobe> wardrobes,
+        List<DemoRemark> remarks) {
+
+    /** What is said about a place of a sheet. @param x from 0 to 1, as y @param by the name of a person of the demo @param answers null for none */
+    record DemoRemark(
+            String sheet,
+            double x,
+            double y,
+            String by,
+            String text,
+            @Nullable List<DemoAnswer> answers) {}
+
+    record DemoAnswer(String by, String text) {}
 
     /** @param keeps the parts that stay as drawn, as card and swatch */
     record DemoLight(String name, String scene, String rule, List<String> keeps) {}

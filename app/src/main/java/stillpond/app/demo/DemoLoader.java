@@ -23,6 +23,7 @@ import stillpond.app.palette.Stagings;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Role;
 import stillpond.app.project.Scene;
+import stillpond.app.remark.Remarks;
 import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LineArtFile;
@@ -77,6 +78,7 @@ class DemoLoader implements ApplicationRunner {
     private final DemoBlockedIn blockedIn;
     private final Planes planes;
     private final ReferencePictures pictures;
+    private final Remarks remarks;
     private final JsonMapper json;
     private final TransactionTemplate transaction;
 
@@ -95,6 +97,7 @@ class DemoLoader implements ApplicationRunner {
             DemoBlockedIn blockedIn,
             Planes planes,
             ReferencePictures pictures,
+            Remarks remarks,
             JsonMapper json,
             TransactionTemplate transaction) {
         this.accounts = accounts;
@@ -111,6 +114,7 @@ class DemoLoader implements ApplicationRunner {
         this.blockedIn = blockedIn;
         this.planes = planes;
         this.pictures = pictures;
+        this.remarks = remarks;
         this.json = json;
         this.transaction = transaction;
     }
@@ -171,6 +175,21 @@ class DemoLoader implements ApplicationRunner {
             }
         }
         stage(project, book, scenes, swatches);
+        book.remarks().forEach(each -> say(project, each, Map.of("lead", lead, "colourist", colourist)));
+    }
+
+    private void say(UUID project, DemoBook.DemoRemark said, Map<String, UUID> people) {
+        Sheet sheet = sheets.inProject(project).stream()
+                .filter(each -> each.title().equals(said.sheet()))
+                .findFirst()
+                .orElseThrow();
+        Remarks.Place place = new Remarks.Place(
+                sheet.id(), sheet.layer().standing().layer(), (int) (said.x() * sheet.widthPx()), (int)
+                        (said.y() * sheet.heightPx()));
+        UUID remark = remarks.pin(project, place, people.get(said.by()), said.text());
+        if (said.answers() != null) {
+            said.answers().forEach(each -> remarks.answer(project, remark, people.get(each.by()), each.text()));
+        }
     }
 
     private Sheet bring(Scene scene, DemoBook.DemoSheet demoSheet) {
@@ -216,7 +235,9 @@ class DemoLoader implements ApplicationRunner {
     }
 
     private UUID open(DemoPerson person) {
-        return accounts.open(person.signInName(), person.displayName(), DemoPerson.PASSWORD);
+        UUID account = accounts.open(person.signInName(), person.displayName(), DemoPerson.PASSWORD);
+        accounts.writeTo(account, person.signInName() + "@tide-post.example");
+        return account;
     }
 
     private void fill(

@@ -13,6 +13,8 @@ public enum Right {
     STAGE("chooses lights and who is seen", Role.COLOURIST, Role.LEAD),
     CHANGE_OPEN_CARDS("changes cards", Role.COLOURIST, Role.LEAD),
     PROPOSE("proposes changes of locked cards", Role.COLOURIST, Role.LEAD),
+    FINISH_SHEETS("says that a sheet is done, and opens it again", Role.LEAD),
+    ASSIGN_SHEETS("gives a sheet into the hand of somebody else", Role.LEAD),
     REMARK("makes remarks, answers them and says that they are done", Role.COLOURIST, Role.LEAD),
     CHANGE_LOCKED_CARDS(
             "changes a locked card, what it follows, its wardrobes or its model sheet, and locks or unlocks one",

@@ -80,7 +80,7 @@ class LayerCuts {
         if (!old.isCurrent()) {
             throw new Refusal("Somebody else has analysed this sheet anew just now; look at that first.");
         }
-        LayerLocks.requireUnlocked(old);
+        LayerLocks.requireUnlocked(sheet, old);
         StoredLayer fresh = replace(sheet, old, lineArt, source);
         MovedFills moved = swaps.moved(old.asLayer(), fresh.asLayer());
         keep(sheet, author, "Analysed the line art anew", old, fresh);
@@ -140,7 +140,7 @@ class LayerCuts {
         if (!old.isCurrent()) {
             throw new Refusal(SheetChanges.ANALYSED_ANEW);
         }
-        LayerLocks.requireUnlocked(old);
+        LayerLocks.requireUnlocked(sheet, old);
         StoredLayer fresh = old.splitInto(id, SplitPlanes.of(parted.openings(), ink, planes));
         sheet.replace(old, fresh);
         sheets.flush();
@@ -175,7 +175,7 @@ class LayerCuts {
         if (!old.isCurrent()) {
             throw new Refusal(SheetChanges.ANALYSED_ANEW);
         }
-        LayerLocks.requireUnlocked(old);
+        LayerLocks.requireUnlocked(sheet, old);
         Layer was = old.asLayer();
         Stack stackBefore = sheet.stack();
         Standing standing = Standing.of(UUID.randomUUID(), split.name())

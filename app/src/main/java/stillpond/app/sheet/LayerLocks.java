@@ -4,7 +4,7 @@ import java.util.Optional;
 import stillpond.core.refusal.Refusal;
 import stillpond.core.stack.Standing;
 
-/** Nothing on a locked layer may be changed. */
+/** Nothing on a locked layer, and nothing of a sheet that is done, may be changed. */
 final class LayerLocks {
 
     private LayerLocks() {}
@@ -16,9 +16,16 @@ final class LayerLocks {
                 : Optional.empty();
     }
 
-    /** @throws Refusal if it is locked */
-    static void requireUnlocked(StoredLayer layer) {
-        objectionTo(layer.standing().asStanding()).ifPresent(objection -> {
+    /** For the user to read. */
+    static Optional<String> objectionTo(StoredSheet sheet) {
+        return sheet.state() == SheetState.DONE
+                ? Optional.of("'" + sheet.title() + "' is done. A lead opens it again on the page of the project.")
+                : Optional.empty();
+    }
+
+    /** @throws Refusal if it is locked, or the sheet done */
+    static void requireUnlocked(StoredSheet sheet, StoredLayer layer) {
+        objectionTo(sheet).or(() -> objectionTo(layer.standing().asStanding())).ifPresent(objection -> {
             throw new Refusal(objection);
         });
     }

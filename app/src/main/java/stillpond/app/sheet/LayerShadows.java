@@ -98,7 +98,7 @@ public class LayerShadows implements EffectKind<Effect.Shaded> {
         if (!stored.layer(layer).isCurrent()) {
             throw new Refusal(SheetChanges.ANALYSED_ANEW);
         }
-        LayerLocks.requireUnlocked(stored.layer(layer));
+        LayerLocks.requireUnlocked(stored, stored.layer(layer));
         Shadows before = of(layer);
         Shadows after = change.apply(before);
         List<Effect> effects = write(sheet, before, after, worn);

@@ -127,7 +127,7 @@ public class LayerShapes {
             throw new Refusal(
                     "Somebody else has changed the shapes of this layer just now. Yours are as they were; look at theirs, and do it again.");
         }
-        LayerLocks.requireUnlocked(old);
+        LayerLocks.requireUnlocked(sheet, old);
         if (sheets.existsLayer(change.becomes())) {
             throw new Refusal("There is a cutting with this id already. Load the page again.");
         }

@@ -2,6 +2,7 @@ package stillpond.app.sheet;
 
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.UUID;
 import stillpond.core.render.Meeting;
 import stillpond.core.stack.Stack;
@@ -10,6 +11,8 @@ import stillpond.core.stack.Stack;
  * A sheet as others see it.
  *
  * @param revision counts the changes made to it
+ * @param state how far somebody says that it is
+ * @param inHandOf who has it in hand; empty for nobody
  * @param lineMeeting what happens where two colours of its ink meet
  * @param layers front to back
  * @param layer the one of them that is worked on; the front one unless another is asked for
@@ -20,6 +23,8 @@ public record Sheet(
         UUID scene,
         String title,
         long revision,
+        SheetState state,
+        Optional<UUID> inHandOf,
         Meeting lineMeeting,
         List<Layer> layers,
         Layer layer) {
@@ -38,7 +43,7 @@ public record Sheet(
     }
 
     Sheet on(Layer other) {
-        return new Sheet(id, project, scene, title, revision, lineMeeting, layers, other);
+        return new Sheet(id, project, scene, title, revision, state, inHandOf, lineMeeting, layers, other);
     }
 
     public Stack stack() {

@@ -106,6 +106,10 @@ public class SheetChanges {
         if (earlier.isPresent()) {
             return answerAgain(earlier.get(), sheet, author);
         }
+        Optional<String> done = LayerLocks.objectionTo(sheet);
+        if (done.isPresent()) {
+            return new ChangeOutcome.Refused(request.id(), done.get());
+        }
         if (request instanceof ChangeRequest.Lay lay) {
             return lay(sheet, author, lay);
         }
@@ -243,6 +247,10 @@ public class SheetChanges {
     }
 
     private Optional<String> objectionTo(StoredSheet sheet, ChangeRequest.Lay lay) {
+        Optional<String> done = LayerLocks.objectionTo(sheet);
+        if (done.isPresent()) {
+            return done;
+        }
         Optional<Layer> layer = sheet.asSheet().layers().stream()
                 .filter(each -> each.id().equals(lay.layer()))
                 .findFirst();

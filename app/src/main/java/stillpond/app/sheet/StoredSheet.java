@@ -18,6 +18,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.hibernate.annotations.SQLRestriction;
+import org.jspecify.annotations.Nullable;
 import stillpond.core.render.Meeting;
 import stillpond.core.stack.Stack;
 
@@ -35,6 +36,12 @@ class StoredSheet {
     private long revision;
     private Instant madeAt;
     private Instant removedAt;
+
+    @Enumerated(EnumType.STRING)
+    private SheetState state = SheetState.TO_DO;
+
+    @Nullable
+    private UUID inHandOf;
 
     @Enumerated(EnumType.STRING)
     private Meeting lineMeeting = Meeting.SOFT;
@@ -89,6 +96,23 @@ class StoredSheet {
 
     void setLineMeeting(Meeting meeting) {
         lineMeeting = meeting;
+    }
+
+    SheetState state() {
+        return state;
+    }
+
+    void say(SheetState said) {
+        state = said;
+    }
+
+    Optional<UUID> inHandOf() {
+        return Optional.ofNullable(inHandOf);
+    }
+
+    /** @param account null for nobody */
+    void giveTo(@Nullable UUID account) {
+        inHandOf = account;
     }
 
     boolean isRemoved() {
@@ -237,6 +261,7 @@ class StoredSheet {
 
     Sheet asSheet() {
         List<Layer> present = currentLayers().stream().map(StoredLayer::asLayer).toList();
-        return new Sheet(id, projectId, sceneId, title, revision, lineMeeting, present, present.get(0));
+        return new Sheet(
+                id, projectId, sceneId, title, revision, state, inHandOf(), lineMeeting, present, present.get(0));
     }
 }

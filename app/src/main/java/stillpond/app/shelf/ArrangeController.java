@@ -1,5 +1,7 @@
 package stillpond.app.shelf;
 
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -9,10 +11,18 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import stillpond.app.account.Accounts;
 import stillpond.app.account.SignedIn;
+import stillpond.app.project.Members;
 import stillpond.app.project.Projects;
+import stillpond.app.project.Right;
+import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.SheetOrder;
+import stillpond.app.sheet.SheetState;
+import stillpond.app.sheet.SheetWork;
 import stillpond.app.sheet.Sheets;
+import stillpond.core.refusal.Refusal;
 
 /** The small menus on the project page; each act leads back to the page. */
 @Controller
@@ -23,20 +33,93 @@ class ArrangeController {
 
     private final SheetOrder sheets;
     private final Sheets all;
+    private final SheetWork work;
     private final Projects projects;
+    private final Members members;
+    private final Accounts accounts;
 
-    ArrangeController(SheetOrder sheets, Sheets all, Projects projects) {
+    ArrangeController(
+            SheetOrder sheets, Sheets all, SheetWork work, Projects projects, Members members, Accounts accounts) {
         this.sheets = sheets;
         this.all = all;
+        this.work = work;
         this.projects = projects;
+        this.members = members;
+        this.accounts = accounts;
     }
 
     /** What is in the menu of a sheet. */
     @GetMapping("/sheets/{sheet}/arrange")
-    String arrange(@PathVariable UUID project, @PathVariable UUID sheet, Model model) {
-        model.addAttribute("sheet", all.get(project, sheet));
+    String arrange(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @AuthenticationPrincipal SignedIn person,
+            Model model) {
+        Sheet present = all.get(project, sheet);
+        Map<UUID, String> names = accounts.names(members.of(project).stream()
+                .filter(place -> Right.WORK_ON_SHEETS.isFor(place.role()))
+                .map(Members.Place::account)
+                .toList());
+        model.addAttribute("sheet", present);
+        model.addAttribute("states", SheetState.values());
+        model.addAttribute("holder", present.inHandOf().orElse(null));
+        model.addAttribute(
+                "holderName",
+                accounts.names(present.inHandOf().stream().toList()).values().stream()
+                        .findFirst()
+                        .orElse(""));
+        model.addAttribute(
+                "isOwn", present.inHandOf().filter(person.id()::equals).isPresent());
+        model.addAttribute("mayFinish", projects.may(project, person.id(), Right.FINISH_SHEETS));
+        model.addAttribute("people", projects.may(project, person.id(), Right.ASSIGN_SHEETS) ? names : Map.of());
         model.addAttribute("scenes", projects.scenes(project));
         return "shelf/arrange :: arrange";
+    }
+
+    @PostMapping("/sheets/{sheet}/state")
+    String say(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam SheetState state,
+            @AuthenticationPrincipal SignedIn person) {
+        work.say(project, sheet, state, person.id());
+        return BACK;
+    }
+
+    /** @param from who had it in hand when its menu was opened; left out for nobody */
+    @PostMapping("/sheets/{sheet}/take")
+    String take(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam Optional<UUID> from,
+            @AuthenticationPrincipal SignedIn person,
+            RedirectAttributes told) {
+        return tell(told, () -> work.take(project, sheet, from, person.id()));
+    }
+
+    @PostMapping("/sheets/{sheet}/put-down")
+    String putDown(@PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
+        work.putDown(project, sheet, person.id());
+        return BACK;
+    }
+
+    @PostMapping("/sheets/{sheet}/give")
+    String give(
+            @PathVariable UUID project,
+            @PathVariable UUID sheet,
+            @RequestParam UUID to,
+            @AuthenticationPrincipal SignedIn person,
+            RedirectAttributes told) {
+        return tell(told, () -> work.give(project, sheet, to, person.id()));
+    }
+
+    private static String tell(RedirectAttributes told, Runnable act) {
+        try {
+            act.run();
+        } catch (Refusal refusal) {
+            told.addFlashAttribute("refusal", refusal.getMessage());
+        }
+        return BACK;
     }
 
     @PostMapping("/sheets/{sheet}/rename")

@@ -2,7 +2,10 @@ package stillpond.app.shelf;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import stillpond.app.palette.CardView;
 import stillpond.app.sheet.Progress;
 
@@ -20,6 +23,13 @@ public record ProjectView(UUID id, String title, List<SceneView> scenes, List<Ca
                         (SheetTile sheet) -> -sheet.progress().percent()))
                 .limit(3)
                 .toList();
+    }
+
+    /** What each has in hand, by name. */
+    public Map<String, List<SheetTile>> inHand() {
+        return sheets().stream()
+                .filter(sheet -> !sheet.inHand().isEmpty())
+                .collect(Collectors.groupingBy(SheetTile::inHand, TreeMap::new, Collectors.toList()));
     }
 
     public Progress progress() {

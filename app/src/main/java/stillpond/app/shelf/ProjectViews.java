@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import stillpond.app.account.Accounts;
 import stillpond.app.palette.CardView;
 import stillpond.app.palette.Palettes;
 import stillpond.app.project.Project;
@@ -20,11 +21,13 @@ public class ProjectViews {
     private final Projects projects;
     private final Sheets sheets;
     private final Palettes palettes;
+    private final Accounts accounts;
 
-    ProjectViews(Projects projects, Sheets sheets, Palettes palettes) {
+    ProjectViews(Projects projects, Sheets sheets, Palettes palettes, Accounts accounts) {
         this.projects = projects;
         this.sheets = sheets;
         this.palettes = palettes;
+        this.accounts = accounts;
     }
 
     List<ProjectView> ofMember(UUID account) {
@@ -38,16 +41,25 @@ public class ProjectViews {
     private ProjectView view(Project project) {
         List<Sheet> inProject = sheets.inProject(project.id());
         Map<UUID, Progress> progress = sheets.progress(project.id());
+        Map<UUID, String> names = accounts.names(
+                inProject.stream().flatMap(sheet -> sheet.inHandOf().stream()).toList());
         List<SceneView> scenes = projects.scenes(project.id()).stream()
-                .map(scene -> scene(scene, inProject, progress))
+                .map(scene -> scene(scene, inProject, progress, names))
                 .toList();
         return new ProjectView(project.id(), project.title(), scenes, CardView.of(palettes.of(project.id())));
     }
 
-    private static SceneView scene(Scene scene, List<Sheet> inProject, Map<UUID, Progress> progress) {
+    private static SceneView scene(
+            Scene scene, List<Sheet> inProject, Map<UUID, Progress> progress, Map<UUID, String> names) {
         List<SheetTile> tiles = inProject.stream()
                 .filter(sheet -> sheet.scene().equals(scene.id()))
-                .map(sheet -> new SheetTile(sheet.id(), sheet.title(), sheet.revision(), progress.get(sheet.id())))
+                .map(sheet -> new SheetTile(
+                        sheet.id(),
+                        sheet.title(),
+                        sheet.revision(),
+                        progress.get(sheet.id()),
+                        sheet.state(),
+                        sheet.inHandOf().map(names::get).orElse("")))
                 .toList();
         return new SceneView(scene.id(), scene.title(), tiles);
     }

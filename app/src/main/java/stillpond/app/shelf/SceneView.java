@@ -2,6 +2,13 @@ package stillpond.app.shelf;
 
 import java.util.List;
 import java.util.UUID;
+import stillpond.app.sheet.SheetState;
 
 /** A scene with its sheets in order. */
-public record SceneView(UUID id, String title, List<SheetTile> sheets) {}
+public record SceneView(UUID id, String title, List<SheetTile> sheets) {
+
+    /** How many of its sheets are said to be done. */
+    public long done() {
+        return sheets.stream().filter(sheet -> sheet.state() == SheetState.DONE).count();
+    }
+}

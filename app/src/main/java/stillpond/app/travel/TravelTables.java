@@ -172,8 +172,8 @@ final class TravelTables {
                     .rows("from effect r join change c on c.id = r.change_id where c.project_id = :project"
                             + " and c.number between :from and :to order by c.number, r.position"));
 
-    /** Columns that the database gives by itself. */
-    static final Set<String> GIVEN = Set.of("change.number");
+    /** Columns that the database gives by itself, and what is said anew among the people at the other end. */
+    static final Set<String> GIVEN = Set.of("change.number", "sheet.state", "sheet.in_hand_of");
 
     static Stream<TravelTable> all() {
         return Stream.of(OF_PROJECT, OF_SHEET, OF_HISTORY).flatMap(List::stream);

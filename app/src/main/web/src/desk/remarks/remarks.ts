@@ -141,7 +141,7 @@ export class RemarksDrawer implements Drawer {
   private placePins(): void {
     for (const pin of all<HTMLElement>("button", this.pins)) {
       const at = this.view.camera.toScreen(this.placeOf(byId(pin.dataset["row"]!)));
-      pin.style.transform = `translate(${at.x}px, ${at.y}px) translate(0, -100%)`;
+      pin.style.transform = `translate(${at.x - 6}px, ${at.y - 9}px) translate(0, -100%)`;
     }
   }
 

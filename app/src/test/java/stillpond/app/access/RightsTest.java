@@ -112,6 +112,12 @@ class RightsTest {
                         at + "/lights", "name", "Dusk", "scene", work.scene().toString()));
             case CHANGE_OPEN_CARDS -> List.of(edit(visitor, "{'kind':'NAME_CARD','card':'OPEN_CARD','name':'Jetty'}"));
             case PROPOSE -> List.of(propose(visitor));
+            case FINISH_SHEETS ->
+                List.of(
+                        visitor.submit(at + "/sheets/" + sheet.id() + "/state", "state", "DONE"),
+                        visitor.submit(at + "/sheets/" + done() + "/state", "state", "IN_WORK"));
+            case ASSIGN_SHEETS ->
+                List.of(visitor.submit(at + "/sheets/" + sheet.id() + "/give", "to", other.toString()));
             case REMARK ->
                 List.of(visitor.submit(
                         at + "/remarks", "swatch", work.coat().id().toString(), "body", "Warmer, as on the cover"));
@@ -188,6 +194,12 @@ class RightsTest {
                         + " |")
                 .collect(Collectors.joining("\n"));
         assertThat(published).contains(held);
+    }
+
+    /** A sheet that its lead says is done. */
+    private UUID done() {
+        lead.submit(at + "/sheets/" + sheet.id() + "/state", "state", "DONE");
+        return sheet.id();
     }
 
     private UUID lockedAgain() {
