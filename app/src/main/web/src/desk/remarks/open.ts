@@ -17,14 +17,14 @@ export function openRemarks({ path, stack, hand, view, crop, regions, column, co
     },
     {
       name: "remark-next",
-      keys: ["N"],
+      keys: ["PageDown"],
       chapter: "Sheet",
       tells: "the next open remark",
       run: () => drawer.step(1),
     },
     {
       name: "remark-last",
-      keys: ["B"],
+      keys: ["PageUp"],
       chapter: "Sheet",
       tells: "the open remark before",
       run: () => drawer.step(-1),
