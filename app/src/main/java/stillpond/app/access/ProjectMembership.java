@@ -69,7 +69,7 @@ class ProjectMembership implements AuthorizationManager<RequestAuthorizationCont
     }
 
     private AuthorizationResult decide(UUID project, UUID person, HttpServletRequest request) {
-        Optional<Role> role = members.role(project, person);
+        Optional<Role> role = members.roleUnlessRemoved(project, person);
         if (role.isEmpty()) {
             return isSending(request) && members.wasMember(project, person)
                     ? NO_LONGER

@@ -43,6 +43,12 @@ public class Members {
         return members.findById(new Member.Key(project, account)).map(Member::role);
     }
 
+    /** Likewise; empty, too, if the project is removed. */
+    @Transactional(readOnly = true)
+    public Optional<Role> roleUnlessRemoved(UUID project, UUID account) {
+        return members.findRoleUnlessRemoved(project, account);
+    }
+
     /** Whether somebody was a member, and is none. */
     @Transactional(readOnly = true)
     public boolean wasMember(UUID project, UUID account) {

@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,12 +69,54 @@ public class Projects {
         return members.existsById(new Member.Key(project, account));
     }
 
-    /** Oldest first. */
+    /** Oldest first, without those put away or removed. */
     @Transactional(readOnly = true)
     public List<Project> ofMember(UUID account) {
+        return ofMember(account, project -> !project.isRemoved() && !project.isArchived());
+    }
+
+    /** Those that were put away, oldest first. */
+    @Transactional(readOnly = true)
+    public List<Project> archivedOf(UUID account) {
+        return ofMember(account, project -> !project.isRemoved() && project.isArchived());
+    }
+
+    /** Those that were removed and that somebody may bring back, oldest first. */
+    @Transactional(readOnly = true)
+    public List<Project> removedOf(UUID account) {
+        return ofMember(account, StoredProject::isRemoved).stream()
+                .filter(project -> may(project.id(), account, Right.KEEP_SHELF))
+                .toList();
+    }
+
+    private List<Project> ofMember(UUID account, Predicate<StoredProject> which) {
         return projects.findAllOfMember(account).stream()
+                .filter(which)
                 .map(StoredProject::asProject)
                 .toList();
+    }
+
+    public void rename(UUID project, String title, UUID by) {
+        kept(project, by).rename(Title.of("project", title));
+    }
+
+    /** Puts a project away, where it can still be opened, or takes it out again. */
+    public void archive(UUID project, boolean isAway, UUID by) {
+        kept(project, by).archive(isAway ? clock.instant() : null);
+    }
+
+    /** Nothing of it is lost; {@link #bringBack} undoes it. Until then nobody gets in. */
+    public void remove(UUID project, UUID by) {
+        kept(project, by).remove(clock.instant());
+    }
+
+    public void bringBack(UUID project, UUID by) {
+        kept(project, by).remove(null);
+    }
+
+    private StoredProject kept(UUID project, UUID by) {
+        require(project, by, Right.KEEP_SHELF);
+        return projects.findById(project).orElseThrow();
     }
 
     /** @throws NoSuchElementException if there is no such project */

@@ -24,7 +24,8 @@ public enum Right {
     SIGN_CONSISTENCY("signs that parts are the same everywhere", Role.LEAD),
     CHOOSE_PRINT_CONDITION("chooses the print condition", Role.LEAD),
     REMOVE_SCENES("puts a scene aside or brings it back", Role.LEAD),
-    MANAGE_MEMBERS("invites and removes members and changes their roles", Role.LEAD);
+    MANAGE_MEMBERS("invites and removes members and changes their roles", Role.LEAD),
+    KEEP_SHELF("renames a project, puts it away, removes it and brings it back", Role.LEAD);
 
     private final String words;
     private final Set<Role> roles;

@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "project")
@@ -16,6 +17,12 @@ class StoredProject {
     private String title;
     private Instant madeAt;
 
+    @Nullable
+    private Instant archivedAt;
+
+    @Nullable
+    private Instant removedAt;
+
     protected StoredProject() {}
 
     StoredProject(UUID id, String title, Instant madeAt) {
@@ -26,6 +33,28 @@ class StoredProject {
 
     Instant madeAt() {
         return madeAt;
+    }
+
+    void rename(String newTitle) {
+        title = newTitle;
+    }
+
+    boolean isArchived() {
+        return archivedAt != null;
+    }
+
+    /** @param at null to take it out again */
+    void archive(@Nullable Instant at) {
+        archivedAt = at;
+    }
+
+    boolean isRemoved() {
+        return removedAt != null;
+    }
+
+    /** @param at null to bring it back */
+    void remove(@Nullable Instant at) {
+        removedAt = at;
     }
 
     Project asProject() {

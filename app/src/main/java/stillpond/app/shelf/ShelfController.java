@@ -1,5 +1,6 @@
 package stillpond.app.shelf;
 
+import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -34,7 +35,16 @@ class ShelfController {
 
     @GetMapping("/")
     String shelf(@AuthenticationPrincipal SignedIn person, Model model) {
-        model.addAttribute("projects", views.ofMember(person.id()));
+        List<ProjectView> present = views.ofMember(person.id());
+        model.addAttribute("projects", present);
+        model.addAttribute(
+                "kept",
+                present.stream()
+                        .map(ProjectView::id)
+                        .filter(project -> projects.may(project, person.id(), Right.KEEP_SHELF))
+                        .toList());
+        model.addAttribute("archived", projects.archivedOf(person.id()));
+        model.addAttribute("removed", projects.removedOf(person.id()));
         return "shelf/shelf";
     }
 

@@ -208,7 +208,8 @@ class DemoTest {
         page.keyboard().press("?");
         assertAccessible(page, axe);
         page.keyboard().press("Escape");
-        for (String drawer : List.of("h", "y", "Shift+H", "Shift+P", "Shift+B", "Shift+S", "Shift+L", "Shift+C", "t")) {
+        for (String drawer :
+                List.of("h", "y", "Shift+H", "Shift+P", "Shift+B", "Shift+S", "Shift+L", "Shift+C", "Shift+Y", "t")) {
             page.keyboard().press(drawer);
             assertAccessible(page, axe);
         }
@@ -246,6 +247,10 @@ class DemoTest {
                 "/carry",
                 "/lights",
                 "/proposals",
+                "/members",
+                "/remarks",
+                "/story",
+                "/story?each=true",
                 "/reach",
                 "/reach?change=light%20plain")) {
             page.navigate(project + way);
@@ -260,9 +265,15 @@ class DemoTest {
         page.navigate(project);
         page.locator(".scene-title a").first().click();
         assertAccessible(page, axe);
+        for (String own : List.of("/", "/account", "/letters")) {
+            page.navigate(pond.url() + own);
+            assertAccessible(page, axe);
+        }
         page.context().clearCookies();
-        page.navigate(pond.url() + "/sign-in");
-        assertAccessible(page, axe);
+        for (String way : List.of("/sign-in", "/forgotten", "/join/nothing", "/reset/nothing")) {
+            page.navigate(pond.url() + way);
+            assertAccessible(page, axe);
+        }
     }
 
     private static Page enter() {
