@@ -76,6 +76,7 @@ class AccessConfiguration {
             ProjectMembership membership,
             SignInThrottle throttle,
             SigningIn signingIn,
+            MetricsAccess metrics,
             LiveLines lines)
             throws Exception {
         return http.authorizeHttpRequests(requests -> requests
@@ -83,8 +84,19 @@ class AccessConfiguration {
                         .dispatcherTypeMatchers(DispatcherType.ASYNC)
                         .permitAll()
                         .requestMatchers(
-                                "/sign-in", "/demo/sign-in", "/assets/**", "/favicon.ico", "/error", "/actuator/health")
+                                "/sign-in",
+                                "/demo/sign-in",
+                                "/assets/**",
+                                "/favicon.ico",
+                                "/error",
+                                "/actuator/health",
+                                "/actuator/health/liveness",
+                                "/actuator/health/readiness")
                         .permitAll()
+                        .requestMatchers("/actuator/prometheus")
+                        .access(metrics)
+                        .requestMatchers("/actuator/**")
+                        .denyAll()
                         // Whoever comes by a link that lets them in once has no session yet.
                         .requestMatchers("/join/{code}", "/join/{code}/account", "/forgotten", "/reset/{code}")
                         .permitAll()

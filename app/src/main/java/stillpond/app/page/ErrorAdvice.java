@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Objects;
-import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.MessageSourceResolvable;
@@ -46,7 +45,6 @@ class ErrorAdvice {
 
     private static final String NOT_HERE = "There is nothing at this address, or you are not a member of its project.";
 
-    private static final int FAULT_DIGITS = 8;
     private static final Logger LOG = LoggerFactory.getLogger(ErrorAdvice.class);
 
     private final DataSize maxFile;
@@ -136,8 +134,8 @@ class ErrorAdvice {
         if (isForOthers) {
             throw fault;
         }
-        String number = UUID.randomUUID().toString().substring(0, FAULT_DIGITS);
-        LOG.error("Fault {} at {}", number, request.getRequestURI(), fault);
+        String number = RequestIds.present();
+        LOG.error("Fault at {}", request.getRequestURI(), fault);
         return answer(
                 request,
                 HttpStatus.INTERNAL_SERVER_ERROR,

@@ -15,6 +15,7 @@ import stillpond.core.format.ImageLimits;
  *
  * @param hosts the names by which the server may be called, without ports
  * @param quiet how long nobody may have worked on a sheet before it is compared with others
+ * @param metricsToken what whoever reads metrics must know; empty: nobody reads them
  * @param demo whether the demo is loaded into an empty database, and its sign-in offered
  */
 @ConfigurationProperties("pond")
@@ -25,7 +26,8 @@ public record PondSettings(
         Print print,
         Limits limits,
         Reading reading,
-        @DefaultValue Mail mail) {
+        @DefaultValue Mail mail,
+        @DefaultValue("") String metricsToken) {
 
     /**
      * The way by which letters leave.

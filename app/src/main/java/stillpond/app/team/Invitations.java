@@ -139,7 +139,10 @@ class Invitations {
      * @throws Refusal if the link leads nowhere any more, or they are a member already, in which case it stays good for somebody else
      */
     Optional<UUID> accept(String code, SignedIn person) {
-        StoredInvitation invitation = toUse(code);
+        return letIn(toUse(code), person);
+    }
+
+    private Optional<UUID> letIn(StoredInvitation invitation, SignedIn person) {
         Optional<UUID> project = invitation.project();
         project.ifPresent(each -> {
             if (members.role(each, person.id()).isPresent()) {
@@ -156,14 +159,15 @@ class Invitations {
 
     /** Opens an account for somebody who has none, and lets them in. @throws Refusal as {@link #accept}, or if the account cannot be opened as it is */
     SignedIn join(String code, String signInName, String displayName, String password) {
-        String sentTo = toUse(code).sentTo();
+        StoredInvitation invitation = toUse(code);
+        String sentTo = invitation.sentTo();
         SignedIn person = accounts.openOwn(signInName, displayName, password);
         // Whoever has the link that was sent there reads what is sent there.
         if (!sentTo.isEmpty() && accounts.isFree(sentTo)) {
             accounts.writeTo(person.id(), sentTo);
         }
         audit.note(person.id(), null, Audit.Kind.ACCOUNT, "Opened the account");
-        accept(code, person);
+        letIn(invitation, person);
         return person;
     }
 
