@@ -85,6 +85,7 @@ class AccessConfiguration {
                         .permitAll()
                         .requestMatchers(
                                 "/sign-in",
+                                SigningIn.SECOND,
                                 "/demo/sign-in",
                                 "/assets/**",
                                 "/favicon.ico",
@@ -132,8 +133,11 @@ class AccessConfiguration {
             public void onAuthenticationSuccess(
                     HttpServletRequest request, HttpServletResponse response, Authentication known)
                     throws ServletException, IOException {
-                signingIn.began((SignedIn) known.getPrincipal(), request);
-                super.onAuthenticationSuccess(request, response, known);
+                if (signingIn.enter((SignedIn) known.getPrincipal(), request, response)) {
+                    super.onAuthenticationSuccess(request, response, known);
+                } else {
+                    response.sendRedirect(SigningIn.SECOND);
+                }
             }
         };
         onward.setRequestCache(new CookieRequestCache());

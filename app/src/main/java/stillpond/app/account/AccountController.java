@@ -20,19 +20,28 @@ class AccountController {
 
     private static final String BACK = "redirect:/account";
     private static final int NOTED = 30;
+    /** The secret that is shown and does not count yet. */
+    private static final String PENDING = "pending second factor";
 
     private final Accounts accounts;
     private final PersonSessions sessions;
     private final SignInThrottle throttle;
     private final SigningIn signingIn;
+    private final SecondFactor secondFactor;
     private final Audit audit;
 
     AccountController(
-            Accounts accounts, PersonSessions sessions, SignInThrottle throttle, SigningIn signingIn, Audit audit) {
+            Accounts accounts,
+            PersonSessions sessions,
+            SignInThrottle throttle,
+            SigningIn signingIn,
+            SecondFactor secondFactor,
+            Audit audit) {
         this.accounts = accounts;
         this.sessions = sessions;
         this.throttle = throttle;
         this.signingIn = signingIn;
+        this.secondFactor = secondFactor;
         this.audit = audit;
     }
 
@@ -42,6 +51,12 @@ class AccountController {
         model.addAttribute("sessions", sessions.of(person, session.getId()));
         model.addAttribute("noted", audit.by(person.id(), NOTED));
         model.addAttribute("shortest", NewPassword.SHORTEST);
+        model.addAttribute("isSecondOn", secondFactor.isOn(person.id()));
+        model.addAttribute("codesLeft", secondFactor.codesLeft(person.id()));
+        if (session.getAttribute(PENDING) instanceof String pending) {
+            model.addAttribute("pending", pending);
+            model.addAttribute("qr", QrPicture.of(new TotpSecret(pending).address(person.signInName())));
+        }
         return "account/account";
     }
 
@@ -107,6 +122,47 @@ class AccountController {
         audit.note(person.id(), null, Audit.Kind.SESSIONS, "Signed out everywhere else");
         told.addFlashAttribute("said", "Signed out everywhere but here.");
         return BACK;
+    }
+
+    /** Shows a new secret, which counts from when the device has proved that it has it. */
+    @PostMapping("/second/begin")
+    String beginSecond(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam String password,
+            HttpServletRequest request,
+            HttpSession session,
+            RedirectAttributes told) {
+        return tell(told, "Take this picture in with your device, and type what it shows.", () -> {
+            requireOwn(person, password, request);
+            session.setAttribute(PENDING, TotpSecret.random().text());
+        });
+    }
+
+    @PostMapping("/second/on")
+    String switchSecondOn(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam String code,
+            HttpSession session,
+            RedirectAttributes told) {
+        return tell(told, "The second factor is asked for from now on.", () -> {
+            if (!(session.getAttribute(PENDING) instanceof String pending)) {
+                throw new Refusal("Begin anew: the picture is gone. Nothing was changed.");
+            }
+            told.addFlashAttribute("codes", secondFactor.switchOn(person.id(), new TotpSecret(pending), code));
+            session.removeAttribute(PENDING);
+        });
+    }
+
+    @PostMapping("/second/off")
+    String switchSecondOff(
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam String password,
+            HttpServletRequest request,
+            RedirectAttributes told) {
+        return tell(told, "The password alone is asked for from now on.", () -> {
+            requireOwn(person, password, request);
+            secondFactor.switchOff(person.id());
+        });
     }
 
     /** Whoever finds a desk left open does not get further with it. */

@@ -73,8 +73,7 @@ class ResetController {
         try {
             SignedIn person = resets.take(code, wanted);
             sessions.endOthers(person, "");
-            signingIn.signIn(person, request, response);
-            return "redirect:/";
+            return "redirect:" + (signingIn.enter(person, request, response) ? "/" : SigningIn.SECOND);
         } catch (Refusal refusal) {
             model.addAttribute("refusal", refusal.getMessage());
             return reset(code, model);

@@ -20,6 +20,7 @@ class TravelTablesTest {
             "former_member",
             "invitation",
             "password_reset",
+            "recovery_code",
             "kept_letter",
             "audit",
             "remark",
