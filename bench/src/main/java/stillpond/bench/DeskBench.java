@@ -124,7 +124,7 @@ final class DeskBench {
     DeskBench enter() {
         page.navigate(url);
         page.getByText("Enter as the colourist").click();
-        page.getByText("The Tide Post").click();
+        page.locator(".book-title").getByText("The Tide Post").click();
         project = page.url();
         return this;
     }

@@ -95,7 +95,7 @@ class SameCoatJourneyTest {
         page.navigate(pond.url());
         page.getByText("Enter as the lead").click();
         page.waitForURL(pond.url() + "/");
-        page.getByText("The Tide Post").click();
+        page.locator(".book-title").getByText("The Tide Post").click();
         page.waitForURL(address -> address.contains("/projects/"));
         project = page.url();
     }
