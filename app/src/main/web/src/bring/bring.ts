@@ -2,9 +2,11 @@ import alpine from "@alpinejs/csp";
 import { button, el } from "../shared/build";
 import { all, byId } from "../shared/dom";
 import { registerMenu } from "../shared/menu";
+import { goToSearchByKey } from "../shared/search-key";
 import { bringFile, bringLayers, startScene, type BroughtSheet, type Scene } from "./upload";
 
 registerMenu(alpine);
+goToSearchByKey();
 alpine.start();
 
 const project = byId("bring").dataset["project"]!;

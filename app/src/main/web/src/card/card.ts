@@ -9,6 +9,7 @@ import { Live } from "../shared/live";
 import { component } from "../shared/components";
 import { tellRanges } from "../shared/ranges";
 import { registerMenu } from "../shared/menu";
+import { goToSearchByKey } from "../shared/search-key";
 import { renewPart } from "../shared/page-part";
 import { ask, askName } from "./ask";
 import { registerParts } from "./parts";
@@ -246,6 +247,7 @@ component(alpine, "card", (card) => {
 });
 registerParts(alpine, (swatch, at) => void make([{ kind: "MOVE", swatch, card: cardId, at }]));
 registerMenu(alpine);
+goToSearchByKey();
 alpine.start();
 tellRanges();
 

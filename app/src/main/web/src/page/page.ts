@@ -2,6 +2,7 @@ import alpine from "@alpinejs/csp";
 import "../shared/follow";
 import { component } from "../shared/components";
 import { registerMenu } from "../shared/menu";
+import { goToSearchByKey } from "../shared/search-key";
 import { registerSubmits } from "../shared/submits";
 import { registerDoubts } from "./doubts";
 import { copyLink } from "./copy-link";
@@ -12,6 +13,7 @@ import { registerProjectFile } from "./project-file";
 import { signIn } from "./sign-in";
 
 registerMenu(alpine);
+goToSearchByKey();
 registerSubmits(alpine);
 registerProjectFile(alpine);
 registerDoubts(alpine);

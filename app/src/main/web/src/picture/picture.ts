@@ -6,10 +6,12 @@ import { byId } from "../shared/dom";
 import { call } from "../shared/http";
 import { tellRanges } from "../shared/ranges";
 import { registerMenu } from "../shared/menu";
+import { goToSearchByKey } from "../shared/search-key";
 import { registerSubmits } from "../shared/submits";
 import { Lens } from "./lens";
 
 registerMenu(alpine);
+goToSearchByKey();
 registerSubmits(alpine);
 alpine.start();
 tellRanges();

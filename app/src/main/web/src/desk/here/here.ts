@@ -1,4 +1,4 @@
-import type { ReplaceMessage, Replaced } from "messages";
+import type { LaidBy, ReplaceMessage, Replaced } from "messages";
 import { byId } from "../../shared/dom";
 import { call } from "../../shared/http";
 import type { Fills } from "../model/fills";
@@ -33,6 +33,22 @@ export class Here {
     const where = card ? `${card.name}${card.subject ? `, ${card.subject}` : ""}. ` : "";
     byId("here-where").textContent = where + (this.isOnInk ? this.aboutInk() : this.aboutRegion());
     byId("here-fill").textContent = this.name;
+    void this.tellWho(this.cell);
+  }
+
+  /** Says who changed it last; nothing where that cannot be asked just now. */
+  private async tellWho(cell: number): Promise<void> {
+    const place = byId("here-who");
+    place.textContent = "";
+    try {
+      const query = `layer=${this.fills.layer}&cell=${cell}`;
+      const { words } = await call<LaidBy>(`${this.path}/laid-by?${query}`);
+      if (this.hand.cell.get() === cell) {
+        place.textContent = words;
+      }
+    } catch {
+      // It is said beside what can be done, which goes on without it.
+    }
   }
 
   commands(): Command[] {

@@ -21,13 +21,22 @@ export function openShell({ view, fills, regions, hand, stack, work, tools, comm
   commands.add(...look.commands());
   commands.tell({ chapter: "Sheet", gesture: "Space and drag, two fingers", tells: "move the sheet" });
   const keySheet = new KeySheet(byId<HTMLDialogElement>("keys"), commands);
-  commands.add({
-    name: "keys",
-    keys: ["?"],
-    chapter: "Panels",
-    tells: "this sheet of keys",
-    run: () => keySheet.open(),
-  });
+  commands.add(
+    {
+      name: "keys",
+      keys: ["?"],
+      chapter: "Panels",
+      tells: "this sheet of keys",
+      run: () => keySheet.open(),
+    },
+    {
+      name: "search",
+      keys: ["Ctrl /"],
+      chapter: "Sheet",
+      tells: "search in all projects",
+      run: () => location.assign("/search"),
+    },
+  );
   byId("help").addEventListener("click", () => keySheet.open());
   fillMenus(commands, look);
   showStrip(byId("tools"), hand, tools, commands);

@@ -116,6 +116,7 @@ class SecondFactorTest {
         person.submit("/account/second/begin", "password", "not the password");
         assertThat(person.get("/account").body()).contains("not your present password");
         person.submit("/account/second/begin", "password", TestPond.PASSWORD);
+        assertThat(person.get("/account").body()).contains("Take this picture");
         person.submit("/account/second/on", "code", "12345");
         assertThat(person.get("/account").body()).contains("shows something else");
         assertThat(isIn(Visitor.signedIn(pond, name))).isTrue();

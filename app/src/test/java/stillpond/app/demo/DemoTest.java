@@ -265,7 +265,7 @@ class DemoTest {
         page.navigate(project);
         page.locator(".scene-title a").first().click();
         assertAccessible(page, axe);
-        for (String own : List.of("/", "/account", "/letters")) {
+        for (String own : List.of("/", "/account", "/letters", "/search?q=coat")) {
             page.navigate(pond.url() + own);
             assertAccessible(page, axe);
         }

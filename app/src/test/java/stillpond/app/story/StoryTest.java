@@ -3,6 +3,8 @@ package stillpond.app.story;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import stillpond.app.account.Accounts;
@@ -43,6 +45,16 @@ class StoryTest {
     void everyStepIsToldWithWhoAndWhere() {
         assertThat(lead.get(at + "?each=true").body())
                 .contains("Filled 1 cell", sheet.title(), "Said: =HYPERLINK", colourist, "Invited somebody as a guest");
+    }
+
+    @Test
+    void whoChangedARegionLastIsTold() {
+        String by = work.address(sheet) + "/laid-by?layer=" + sheet.layer().id() + "&cell=";
+        List<String> told = IntStream.range(0, sheet.layer().cellCount())
+                .mapToObj(cell -> lead.get(by + cell).body())
+                .filter(body -> body.contains("Last changed by " + work.person()))
+                .toList();
+        assertThat(told).as("the one region that was filled").hasSize(1);
     }
 
     @Test
