@@ -11,6 +11,8 @@ const LEAST_MS = 1200;
 const STILL_HERE_MS = 20_000;
 /** Whoever was not heard of for so long has gone. */
 const GONE_MS = 50_000;
+/** Where a browser keeps that its person does not want to be seen. */
+const UNSEEN = "pond/unseen";
 
 interface Companion {
   readonly presence: Presence;
@@ -45,6 +47,21 @@ export class Company {
     regions.changed.listen(() => this.place());
     setInterval(() => this.look(), STILL_HERE_MS);
     window.addEventListener("pagehide", () => this.tell(true));
+    this.tell();
+  }
+
+  /** Whether others see which region is pointed at here. */
+  get isSeen(): boolean {
+    return localStorage.getItem(UNSEEN) === null;
+  }
+
+  /** Tells others where this person points, or no longer; that they are on the sheet is told in any case. */
+  turn(): void {
+    if (this.isSeen) {
+      localStorage.setItem(UNSEEN, "yes");
+    } else {
+      localStorage.removeItem(UNSEEN);
+    }
     this.tell();
   }
 
@@ -114,7 +131,10 @@ export class Company {
       method: "POST",
       keepalive: leaves,
       headers: { ...callHeaders(), "Content-Type": "application/json" },
-      body: JSON.stringify({ region: this.hand.cell.get() ?? null, leaves } satisfies HereMessage),
+      body: JSON.stringify({
+        region: this.isSeen ? (this.hand.cell.get() ?? null) : null,
+        leaves,
+      } satisfies HereMessage),
     }).catch(() => {});
   }
 }
