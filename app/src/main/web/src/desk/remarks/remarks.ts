@@ -20,6 +20,8 @@ export class RemarksDrawer implements Drawer {
   private readonly pin = byId<HTMLTemplateElement>("remark-pin");
   /** The row that was gone to last, by its id. */
   private present: string | undefined;
+  /** Whether what is to be written in is on its way. */
+  private isWriting = false;
 
   constructor(
     private readonly path: string,
@@ -53,9 +55,11 @@ export class RemarksDrawer implements Drawer {
     }
   }
 
-  /** Asks the server again. */
+  /** Asks the server again; not while somebody writes, who would lose it. */
   renew(): void {
-    byId("remarks-answer").dispatchEvent(new Event("opened"));
+    if (!this.isWriting && !this.panel.querySelector("#remark-new")) {
+      byId("remarks-answer").dispatchEvent(new Event("opened"));
+    }
   }
 
   /** Opens a remark about the region pointed at, to be written. */
@@ -65,6 +69,7 @@ export class RemarksDrawer implements Drawer {
       this.hand.said.set("Point at what you want to say something about");
       return;
     }
+    this.isWriting = true;
     if (!this.isOpen) {
       this.column.toggle(NAME);
     }
@@ -75,6 +80,7 @@ export class RemarksDrawer implements Drawer {
       target: "#remarks-answer",
       swap: "outerMorph",
     });
+    this.isWriting = false;
     this.panel.querySelector<HTMLElement>("textarea")?.focus();
   }
 
