@@ -70,17 +70,20 @@ export class RemarksDrawer implements Drawer {
       return;
     }
     this.isWriting = true;
-    if (!this.isOpen) {
-      this.column.toggle(NAME);
+    try {
+      if (!this.isOpen) {
+        this.column.toggle(NAME);
+      }
+      const { deepestX, deepestY } = this.regions.shape(this.regions.of(cell));
+      const { xPx, yPx, layer } = this.stack.present;
+      const query = new URLSearchParams({ x: String(deepestX + xPx), y: String(deepestY + yPx), layer });
+      await htmx.ajax("GET", `${this.path}/remarks?${query}`, {
+        target: "#remarks-answer",
+        swap: "outerMorph",
+      });
+    } finally {
+      this.isWriting = false;
     }
-    const { deepestX, deepestY } = this.regions.shape(this.regions.of(cell));
-    const { xPx, yPx, layer } = this.stack.present;
-    const query = new URLSearchParams({ x: String(deepestX + xPx), y: String(deepestY + yPx), layer });
-    await htmx.ajax("GET", `${this.path}/remarks?${query}`, {
-      target: "#remarks-answer",
-      swap: "outerMorph",
-    });
-    this.isWriting = false;
     this.panel.querySelector<HTMLElement>("textarea")?.focus();
   }
 
