@@ -134,7 +134,7 @@ class ErrorAdvice {
         if (isForOthers) {
             throw fault;
         }
-        String number = RequestIds.present();
+        String number = RequestIds.of(request);
         LOG.error("Fault at {}", request.getRequestURI(), fault);
         return answer(
                 request,

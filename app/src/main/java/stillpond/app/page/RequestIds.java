@@ -19,19 +19,28 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class RequestIds extends OncePerRequestFilter {
 
     private static final String REQUEST = "request";
+    private static final String KEPT = RequestIds.class.getName();
     private static final int DIGITS = 8;
 
-    /** Of the request that this thread answers. */
-    static String present() {
-        return Objects.requireNonNullElse(MDC.get(REQUEST), "");
+    /** The number of a request; empty if it has none. */
+    static String of(HttpServletRequest request) {
+        return Objects.toString(request.getAttribute(KEPT), "");
+    }
+
+    /** What goes wrong while a page is written is told by another pass through the server: it is the same request. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        String id = UUID.randomUUID().toString().substring(0, DIGITS);
-        MDC.put(REQUEST, id);
-        response.setHeader("X-Request-Id", id);
+        if (of(request).isEmpty()) {
+            request.setAttribute(KEPT, UUID.randomUUID().toString().substring(0, DIGITS));
+        }
+        MDC.put(REQUEST, of(request));
+        response.setHeader("X-Request-Id", of(request));
         try {
             chain.doFilter(request, response);
         } finally {

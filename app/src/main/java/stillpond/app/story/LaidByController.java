@@ -4,7 +4,6 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.UUID;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -19,11 +18,11 @@ class LaidByController {
             DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm 'UTC'", Locale.ENGLISH);
 
     private final Sheets sheets;
-    private final JdbcClient database;
+    private final Story story;
 
-    LaidByController(Sheets sheets, JdbcClient database) {
+    LaidByController(Sheets sheets, Story story) {
         this.sheets = sheets;
-        this.database = database;
+        this.story = story;
     }
 
     /** @param words empty if nobody has since the sheet was cut as it is */
@@ -34,17 +33,9 @@ class LaidByController {
     LaidBy laidBy(
             @PathVariable UUID project, @PathVariable UUID sheet, @RequestParam UUID layer, @RequestParam int cell) {
         sheets.require(project, sheet);
-        return database.sql("""
-                        select account.display_name, c.made_at
-                        from effect e join change c on c.id = e.change_id join account on account.id = c.author_id
-                        where e.sheet_id = :sheet and e.layer_id = :layer and e.kind = 'FILLED' and :cell = any(e.cells)
-                        order by c.number desc limit 1""")
-                .param("sheet", sheet)
-                .param("layer", layer)
-                .param("cell", cell)
-                .query((row, number) -> new LaidBy("Last changed by " + row.getString(1) + ", "
-                        + DAY.format(row.getTimestamp(2).toInstant().atOffset(ZoneOffset.UTC))))
-                .optional()
+        return story.lastChange(sheet, layer, cell)
+                .map(last -> new LaidBy("Last changed by " + last.who() + ", "
+                        + DAY.format(last.at().atOffset(ZoneOffset.UTC))))
                 .orElse(new LaidBy(""));
     }
 }

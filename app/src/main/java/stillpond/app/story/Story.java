@@ -137,6 +137,24 @@ class Story {
                 .list();
     }
 
+    /** Who changed what a cell wears last. @param at when */
+    record LastChange(String who, Instant at) {}
+
+    /** Empty if nobody has since the sheet was cut as it is. @param layer the cutting that the cell is of */
+    Optional<LastChange> lastChange(UUID sheet, UUID layer, int cell) {
+        return database.sql("""
+                        select account.display_name, c.made_at
+                        from effect e join change c on c.id = e.change_id join account on account.id = c.author_id
+                        where e.sheet_id = :sheet and e.layer_id = :layer and e.kind = 'FILLED' and :cell = any(e.cells)
+                        order by c.number desc limit 1""")
+                .param("sheet", sheet)
+                .param("layer", layer)
+                .param("cell", cell)
+                .query((row, number) ->
+                        new LastChange(row.getString(1), row.getTimestamp(2).toInstant()))
+                .optional();
+    }
+
     private JdbcClient.StatementSpec asked(UUID project, Filter filter, String query) {
         Instant since = filter.days() == 0 ? Instant.EPOCH : clock.instant().minus(Duration.ofDays(filter.days()));
         return database.sql(query)
