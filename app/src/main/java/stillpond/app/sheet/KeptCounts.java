@@ -160,6 +160,40 @@ class KeptCounts {
                 .list();
     }
 
+    /** A card on a sheet. */
+    record OnSheet(UUID sheet, UUID card) {}
+
+    /**
+     * The cards on each sheet: those that somebody said, in that order, then those that it wears, most worn first; those that only ink wears come last.
+     *
+     * @param only empty: all sheets of the project; else those of the scene of that sheet
+     */
+    List<OnSheet> cast(UUID project, Optional<UUID> only) {
+        renew(project);
+        return database.sql("""
+                select sheet, card from (
+                    select o.sheet_id as sheet, o.card_id as card, 0 as later, o.position as place
+                    from open_card o join sheet s on s.id = o.sheet_id
+                    where s.project_id = :project
+                    union all
+                    select s.id, w.card_id, case when sum(c.regions) > 0 then 1 else 2 end,
+                           -sum(c.regions + c.strokes + c.shadows)
+                    from sheet s
+                    join layer l on l.sheet_id = s.id and l.is_current
+                    join layer_worn c on c.layer_id = l.id
+                    join swatch w on w.id = c.swatch_id
+                    join card k on k.id = w.card_id and k.kind = 'CAST' and k.removed_at is null
+                    where s.project_id = :project and s.removed_at is null
+                    group by s.id, w.card_id) as on_sheet
+                where cast(:only as uuid) is null or sheet in (
+                    select s.id from sheet s join sheet own on own.id = cast(:only as uuid) and own.scene_id = s.scene_id)
+                order by later, place""")
+                .param("project", project)
+                .param("only", only.map(UUID::toString).orElse(null))
+                .query(OnSheet.class)
+                .list();
+    }
+
     /** One at a time for a project: what one has counted the next need not. */
     private void renew(UUID project) {
         boolean isStale = database.sql("select exists (" + STALE + ")")

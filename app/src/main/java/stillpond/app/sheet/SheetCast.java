@@ -21,24 +21,24 @@ public class SheetCast implements EffectKind<Effect.Cast> {
 
     private final OpenCardRepository cards;
     private final SheetRepository sheets;
+    private final KeptCounts counts;
     private final History history;
 
-    SheetCast(OpenCardRepository cards, SheetRepository sheets, History history) {
+    SheetCast(OpenCardRepository cards, SheetRepository sheets, KeptCounts counts, History history) {
         this.cards = cards;
         this.sheets = sheets;
+        this.counts = counts;
         this.history = history;
     }
 
     /** The cards of everybody on each sheet of a project. */
-    @Transactional(readOnly = true)
     public Map<UUID, List<UUID>> inProject(UUID project) {
-        return query(project, null);
+        return query(project, Optional.empty());
     }
 
     /** The cards of everybody on a sheet, then, unless it was said who is, of everybody on the other sheets of its scene. */
-    @Transactional(readOnly = true)
     public List<UUID> around(UUID project, UUID sheet) {
-        Map<UUID, List<UUID>> inScene = query(project, sheet);
+        Map<UUID, List<UUID>> inScene = query(project, Optional.of(sheet));
         Set<UUID> cards = new LinkedHashSet<>(inScene.getOrDefault(sheet, List.of()));
         if (said(sheet).isEmpty()) {
             inScene.values().forEach(cards::addAll);
@@ -46,11 +46,11 @@ public class SheetCast implements EffectKind<Effect.Cast> {
         return List.copyOf(cards);
     }
 
-    private Map<UUID, List<UUID>> query(UUID project, UUID sheetOfScene) {
+    private Map<UUID, List<UUID>> query(UUID project, Optional<UUID> sheetOfScene) {
         Map<UUID, Set<UUID>> cast = new LinkedHashMap<>();
-        cards.findSaidAndWorn(project, sheetOfScene)
-                .forEach(each -> cast.computeIfAbsent(each.getSheet(), sheet -> new LinkedHashSet<>())
-                        .add(each.getCard()));
+        counts.cast(project, sheetOfScene)
+                .forEach(each -> cast.computeIfAbsent(each.sheet(), sheet -> new LinkedHashSet<>())
+                        .add(each.card()));
         Map<UUID, List<UUID>> lists = new LinkedHashMap<>();
         cast.forEach((sheet, cards) -> lists.put(sheet, new ArrayList<>(cards)));
         return lists;
