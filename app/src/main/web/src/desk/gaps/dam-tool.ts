@@ -126,14 +126,17 @@ export class DamTool {
     this.hand.said.set(lifting ? "Joining the regions" : "Drawing the dam");
     try {
       if (await this.newCells.draw(lifting ? "joins" : "dams", line)) {
+        this.hand.said.set(lifting ? "Joined the regions, for filling" : "Drew a dam");
         return;
       }
+      this.hand.said.set("Nothing was changed");
       if (lifting) {
         this.work.notice.set(JOINS_NOTHING);
       } else {
         this.showLoose(line);
       }
     } catch (error) {
+      this.hand.said.set("Nothing was changed");
       this.work.notice.set(
         error instanceof Refusal
           ? error.message
@@ -153,7 +156,9 @@ export class DamTool {
     const line = [...this.loose];
     this.showLoose([]);
     try {
-      if (!(await this.newCells.draw("dams/extended", line))) {
+      if (await this.newCells.draw("dams/extended", line)) {
+        this.hand.said.set("Drew a dam");
+      } else {
         this.work.notice.set(PARTS_NOTHING);
       }
     } catch (error) {

@@ -178,6 +178,7 @@ class GapsJourneyTest {
         assertThat(desk.page().locator("#dam-loose-said")).containsText("parts nothing");
         desk.page().locator("#dam-leave").click();
         assertThat(desk.page().locator("#dam-loose")).isHidden();
+        assertThat(desk.page().locator("#said")).hasText("Drew a dam");
         desk.sweep(new At(1500, 330), new At(1510, 1000), new At(1500, 1670));
         desk.press("Control+z");
         assertThat(desk.page().locator("#said")).containsText("Undone: Drew a dam");
