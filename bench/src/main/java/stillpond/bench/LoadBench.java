@@ -1,32 +1,35 @@
 package stillpond.bench;
 
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicLong;
 
 /**
- * People of the demo filling at once over HTTP: each waits a fifth to a second between two fills, as a quick hand does. Prints how long a fill takes and
- * whether every acknowledged change is stored, once.
+ * People of the demo filling at once over HTTP: each waits a fifth to a second between two fills, as a quick hand does. Prints how long a fill takes, how much of
+ * the processors the application and its database take for one, and whether every acknowledged change is stored, once.
  */
 final class LoadBench {
 
-    private static final Load FULL = new Load(50, 20, 60);
+    private static final Load FULL = new Load(50, 100, 60);
 
-    private final String url;
+    private final List<String> nodes;
     private final ServedDatabase database;
     private final Load load;
     private final AtomicLong acknowledged = new AtomicLong();
 
-    LoadBench(String url, ServedDatabase database, Load load) {
-        this.url = url;
+    /** @param nodes where the application is, over one database; people take them in turn */
+    LoadBench(List<String> nodes, ServedDatabase database, Load load) {
+        this.nodes = nodes;
         this.database = database;
         this.load = load;
     }
@@ -38,11 +41,21 @@ final class LoadBench {
     record Load(int people, int warmUp, int fills) {}
 
     /**
-     * In milliseconds; and how many changes were acknowledged and stored.
+     * How many changes were acknowledged and stored, and what those that count took, in milliseconds.
      *
-     * @throws IllegalStateException if the last two differ
+     * @param application processor time of all nodes for one fill
+     * @param storing processor time of the database for one fill
+     * @throws IllegalStateException if not all that were acknowledged are stored
      */
-    record Figures(Load load, double p50, double p95, double p99, long acknowledged, long stored) {
+    record Figures(
+            Load load,
+            double p50,
+            double p95,
+            double p99,
+            double application,
+            double storing,
+            long acknowledged,
+            long stored) {
         Figures {
             if (acknowledged == 0 || acknowledged != stored) {
                 throw new IllegalStateException(
@@ -53,33 +66,63 @@ final class LoadBench {
         @Override
         public String toString() {
             return String.format(
-                    "%d people, %d fills each: p50 %.1f ms, p95 %.1f ms, p99 %.1f ms; %d acknowledged, %d stored",
-                    load.people, load.fills + load.warmUp, p50, p95, p99, acknowledged, stored);
+                    "%d people, %d fills each: p50 %.1f ms, p95 %.1f ms, p99 %.1f ms; processor for one fill:"
+                            + " application %.1f ms, database %.1f ms; %d acknowledged, %d stored",
+                    load.people, load.fills + load.warmUp, p50, p95, p99, application, storing, acknowledged, stored);
         }
     }
 
+    /** @param args where the application is, and on how many nodes: 1 if left out */
     public static void main(String[] args) throws Exception {
-        System.out.println(new LoadBench(args[0], ServedDatabase.ofEnvironment(), FULL).run());
+        ServedDatabase database = ServedDatabase.ofEnvironment();
+        List<String> nodes = new ArrayList<>(List.of(args[0]));
+        List<ServedProcess> others = new ArrayList<>();
+        try {
+            for (int more = args.length > 1 ? Integer.parseInt(args[1]) - 1 : 0; more > 0; more--) {
+                ServedProcess other = new ServedProcess(Path.of(System.getenv("POND_BENCH_JAR")), database);
+                others.add(other);
+                nodes.add(other.url());
+            }
+            System.out.println(nodes.size() + " nodes, " + new LoadBench(nodes, database, FULL).run());
+        } finally {
+            others.forEach(ServedProcess::close);
+        }
     }
 
     Figures run() throws Exception {
-        List<String> sheets = new DemoMember(url, "lead").sheets();
         long storedBefore = stored();
         ExecutorService threads = Executors.newFixedThreadPool(load.people);
-        List<Future<long[]>> running = new ArrayList<>();
+        List<Person> people = new ArrayList<>();
         for (int i = 0; i < load.people; i++) {
-            Person person = new Person(i);
-            String sheet = sheets.get(i % sheets.size());
-            running.add(threads.submit(() -> person.work(sheet)));
+            people.add(new Person(i, nodes.get(i % nodes.size())));
         }
-        List<Long> nanos = new ArrayList<>();
-        for (Future<long[]> person : running) {
-            Arrays.stream(person.get()).skip(load.warmUp).forEach(nanos::add);
-        }
+        fill(threads, people, load.warmUp);
+        ProcessorTime ofApplication = ProcessorTime.of("still-pond.jar");
+        ProcessorTime ofDatabase = ProcessorTime.of("bin/postgres");
+        List<Long> nanos = fill(threads, people, load.fills);
+        double application = ofApplication.sinceMs() / nanos.size();
+        double storing = ofDatabase.sinceMs() / nanos.size();
         threads.shutdown();
         nanos.sort(null);
         return new Figures(
-                load, at(nanos, 0.5), at(nanos, 0.95), at(nanos, 0.99), acknowledged.get(), stored() - storedBefore);
+                load,
+                at(nanos, 0.5),
+                at(nanos, 0.95),
+                at(nanos, 0.99),
+                application,
+                storing,
+                acknowledged.get(),
+                stored() - storedBefore);
+    }
+
+    private static List<Long> fill(ExecutorService threads, List<Person> people, int times) throws Exception {
+        List<Callable<long[]>> work = new ArrayList<>();
+        people.forEach(person -> work.add(() -> person.fill(times)));
+        List<Long> nanos = new ArrayList<>();
+        for (Future<long[]> person : threads.invokeAll(work)) {
+            Arrays.stream(person.get()).forEach(nanos::add);
+        }
+        return nanos;
     }
 
     private static double at(List<Long> sorted, double share) {
@@ -94,20 +137,25 @@ final class LoadBench {
         }
     }
 
-    /** One session of a demo person. */
+    /** One session of a demo person, at one of the demo's sheets. */
     private final class Person {
 
         private final DemoMember member;
         private final Random random;
+        private final String sheet;
+        private final DemoMember.Desk desk;
 
-        Person(int number) throws Exception {
+        Person(int number, String node) throws Exception {
             random = new Random(number);
-            member = new DemoMember(url, number % 2 == 0 ? "colourist" : "lead");
+            member = new DemoMember(node, number % 2 == 0 ? "colourist" : "lead");
+            List<String> sheets = member.sheets();
+            sheet = sheets.get(number % sheets.size());
+            desk = member.desk(sheet);
         }
 
-        long[] work(String sheet) throws Exception {
-            DemoMember.Desk desk = member.desk(sheet);
-            long[] nanos = new long[load.fills + load.warmUp];
+        /** @return how long each took */
+        long[] fill(int times) throws Exception {
+            long[] nanos = new long[times];
             for (int i = 0; i < nanos.length; i++) {
                 Thread.sleep(200 + random.nextInt(800));
                 int swatch = random.nextInt(desk.swatches().size());

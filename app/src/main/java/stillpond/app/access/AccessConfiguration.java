@@ -17,6 +17,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authorization.AuthorizationDeniedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.AuthenticationEntryPoint;
@@ -65,6 +66,12 @@ class AccessConfiguration {
     private static final String PERMISSIONS_POLICY =
             "accelerometer=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), hid=(), magnetometer=(), "
                     + "microphone=(), midi=(), payment=(), serial=(), usb=()";
+
+    /** What each filter takes is not measured: measuring it took longer than the filters. */
+    @Bean
+    SecurityObservationSettings withoutObservations() {
+        return SecurityObservationSettings.noObservations();
+    }
 
     /**
      * Of what a session would hold for somebody who is not signed in there is nothing: the token against forged requests and the page that

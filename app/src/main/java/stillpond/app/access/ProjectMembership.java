@@ -75,6 +75,7 @@ class ProjectMembership implements AuthorizationManager<RequestAuthorizationCont
                     ? NO_LONGER
                     : new AuthorizationDecision(false);
         }
+        request.setAttribute(Role.OF_REQUEST, role.get());
         boolean isAllowed = !isSending(request)
                 || Right.WORK_ON_SHEETS.isFor(role.get())
                 || FOR_GUESTS.matcher(request.getServletPath()).matches();

@@ -86,7 +86,7 @@ class DeskCalls {
             @PathVariable UUID sheet,
             @AuthenticationPrincipal SignedIn person,
             @RequestBody @Size(max = MOST_AT_ONCE, message = TOO_MANY) List<ChangeMessage> messages) {
-        sheets.get(project, sheet);
+        sheets.require(project, sheet);
         List<ChangeRequest> requests =
                 messages.stream().map(ChangeMessage::asRequest).toList();
         return changes.makeAll(sheet, person.id(), requests).stream()

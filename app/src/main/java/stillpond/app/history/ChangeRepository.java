@@ -12,8 +12,6 @@ import org.springframework.data.repository.Repository;
 
 interface ChangeRepository extends Repository<StoredChange, UUID> {
 
-    StoredChange saveAndFlush(StoredChange change);
-
     Optional<StoredChange> findById(UUID id);
 
     Optional<StoredChange> findByIdAndProjectId(UUID id, UUID projectId);

@@ -29,12 +29,14 @@ public class History {
 
     private final ChangeRepository changes;
     private final EffectTexts texts;
+    private final LogRows log;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    History(ChangeRepository changes, EffectTexts texts, ApplicationEventPublisher events, Clock clock) {
+    History(ChangeRepository changes, EffectTexts texts, LogRows log, ApplicationEventPublisher events, Clock clock) {
         this.changes = changes;
         this.texts = texts;
+        this.log = log;
         this.events = events;
         this.clock = clock;
     }
@@ -90,9 +92,7 @@ public class History {
     }
 
     private Made keep(Made made) {
-        StoredChange stored = new StoredChange(made);
-        made.effects().forEach(effect -> stored.add(texts.row(effect)));
-        changes.saveAndFlush(stored);
+        log.add(made);
         made.effects().stream()
                 .map(effect -> new Happened(
                         made.project(),
@@ -208,7 +208,7 @@ public class History {
 
     private Made made(StoredChange stored) {
         return new Made(
-                stored.getId(),
+                stored.id(),
                 stored.projectId(),
                 stored.authorId(),
                 stored.madeAt(),

@@ -1,6 +1,5 @@
 package stillpond.app.history;
 
-import jakarta.persistence.CascadeType;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -15,12 +14,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.BatchSize;
-import org.springframework.data.domain.Persistable;
 
-/** One row of the log; nothing of it is ever altered but why it was made. */
+/** One row of the log; nothing of it is ever altered but why it was made. {@link LogRows} adds them. */
 @Entity
 @Table(name = "change")
-class StoredChange implements Persistable<UUID> {
+class StoredChange {
 
     @Id
     private UUID id;
@@ -40,37 +38,15 @@ class StoredChange implements Persistable<UUID> {
     private String words;
     private String reason;
 
-    @OneToMany(mappedBy = "change", cascade = CascadeType.PERSIST)
+    @OneToMany(mappedBy = "change")
     @OrderBy("key.position")
     @BatchSize(size = 200)
     private List<StoredEffect> effects = new ArrayList<>();
 
     protected StoredChange() {}
 
-    StoredChange(Made made) {
-        this.id = made.id();
-        this.projectId = made.project();
-        this.authorId = made.author();
-        this.madeAt = made.at();
-        this.kind = made.kind();
-        this.concerns = made.concerns().orElse(null);
-        this.words = made.words();
-        this.reason = made.reason();
-    }
-
-    void add(EffectRow row) {
-        effects.add(new StoredEffect(this, effects.size(), row));
-    }
-
-    @Override
-    public UUID getId() {
+    UUID id() {
         return id;
-    }
-
-    /** Rows of the log are only ever added. */
-    @Override
-    public boolean isNew() {
-        return true;
     }
 
     UUID projectId() {

@@ -33,12 +33,6 @@ class StoredEffect {
 
     protected StoredEffect() {}
 
-    StoredEffect(StoredChange change, int position, EffectRow row) {
-        this.key = new Key(change.getId(), position);
-        this.change = change;
-        this.row = row;
-    }
-
     EffectRow row() {
         return row;
     }

@@ -1,12 +1,10 @@
 package stillpond.app.page;
 
-import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestAttribute;
 import stillpond.app.account.SignedIn;
-import stillpond.app.project.Members;
 import stillpond.app.project.Role;
 
 /**
@@ -16,17 +14,9 @@ import stillpond.app.project.Role;
 @ControllerAdvice
 class SignedInAdvice {
 
-    private final Members members;
-
-    SignedInAdvice(Members members) {
-        this.members = members;
-    }
-
     @ModelAttribute("looksOnly")
-    boolean looksOnly(@PathVariable(required = false) UUID project, @AuthenticationPrincipal SignedIn person) {
-        return project != null
-                && person != null
-                && members.role(project, person.id()).filter(Role.GUEST::equals).isPresent();
+    boolean looksOnly(@RequestAttribute(name = Role.OF_REQUEST, required = false) Role role) {
+        return role == Role.GUEST;
     }
 
     @ModelAttribute("person")

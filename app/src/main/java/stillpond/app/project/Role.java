@@ -7,6 +7,9 @@ public enum Role {
     COLOURIST("colourist"),
     LEAD("lead");
 
+    /** The name under which a request within a project carries the role of whoever asks. */
+    public static final String OF_REQUEST = "stillpond.role";
+
     private final String words;
 
     Role(String words) {

@@ -10,8 +10,6 @@ import org.springframework.data.repository.Repository;
 
 interface CellFillRepository extends Repository<CellFill, CellFill.Key> {
 
-    List<CellFill> findByKeyLayerId(UUID layerId);
-
     @Query("select f from CellFill f where f.key.layerId = :layer and f.key.cell in :cells")
     List<CellFill> findInLayer(UUID layer, Collection<Integer> cells);
 

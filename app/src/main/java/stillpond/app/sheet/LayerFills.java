@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import stillpond.core.fill.Change;
 import stillpond.core.fill.Fill;
@@ -23,15 +24,36 @@ import stillpond.core.fill.Swap;
 class LayerFills {
 
     private final CellFillRepository fills;
+    private final JdbcClient database;
 
-    LayerFills(CellFillRepository fills) {
+    LayerFills(CellFillRepository fills, JdbcClient database) {
         this.fills = fills;
+        this.database = database;
     }
 
     /** All that a layer wears. */
     Fills worn(UUID layer) {
-        return Fills.of(
-                fills.findByKeyLayerId(layer).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
+        return Fills.of(worn(List.of(layer)).getOrDefault(layer, Map.of()));
+    }
+
+    /** All that some layers wear, of those that wear something. Native: a page of thousands of regions wears a handful of fills, which come as so many rows. */
+    Map<UUID, Map<Integer, Fill>> worn(Collection<UUID> layers) {
+        Map<UUID, Map<Integer, Fill>> worn = new HashMap<>();
+        database.sql("""
+                        select layer_id, coalesce(made, cast(swatch_id as text)), array_agg(cell) from cell_fill
+                        where layer_id = any(cast(:layers as uuid[])) group by 1, 2""")
+                .param("layers", layers.toArray(UUID[]::new))
+                .query((row, number) -> {
+                    Fill fill = Fill.ofText(row.getString(2));
+                    Map<Integer, Fill> ofLayer =
+                            worn.computeIfAbsent(row.getObject(1, UUID.class), layer -> new HashMap<>());
+                    for (Integer cell : (Integer[]) row.getArray(3).getArray()) {
+                        ofLayer.put(cell, fill);
+                    }
+                    return ofLayer.size();
+                })
+                .list();
+        return worn;
     }
 
     /** What a layer that was put aside would wear now: in the place of swatches that were removed since, what was worn instead of them, or nothing. */

@@ -35,6 +35,7 @@ public class SheetChanges {
     private final History history;
     private final Steps steps;
     private final Palettes palettes;
+    private final UsualFills usual;
     private final LayerFills fills;
     private final LayerSwaps swaps;
     private final LayerDams layerDams;
@@ -46,6 +47,7 @@ public class SheetChanges {
             History history,
             Steps steps,
             Palettes palettes,
+            UsualFills usual,
             LayerFills fills,
             LayerSwaps swaps,
             LayerDams layerDams,
@@ -55,6 +57,7 @@ public class SheetChanges {
         this.history = history;
         this.steps = steps;
         this.palettes = palettes;
+        this.usual = usual;
         this.fills = fills;
         this.swaps = swaps;
         this.layerDams = layerDams;
@@ -92,6 +95,12 @@ public class SheetChanges {
     }
 
     private ChangeOutcome makeOne(UUID sheetId, UUID author, ChangeRequest request) {
+        if (request instanceof ChangeRequest.Lay lay) {
+            Optional<UsualFills.Written> written = usual.lay(sheetId, lay);
+            if (written.isPresent()) {
+                return kept(sheetId, author, lay, written.get());
+            }
+        }
         // Looked up for each: what lays fills in bulk leaves nothing of the session behind.
         StoredSheet sheet = sheets.findAndLock(sheetId).orElseThrow();
         try {
@@ -99,6 +108,14 @@ public class SheetChanges {
         } catch (Refusal problem) {
             throw new UnfitChange(request.id(), problem.getMessage());
         }
+    }
+
+    private ChangeOutcome kept(UUID sheet, UUID author, ChangeRequest.Lay lay, UsualFills.Written written) {
+        if (written.change().isEmpty()) {
+            return new ChangeOutcome.Unneeded(lay.id());
+        }
+        Effect effect = new Effect.Filled(sheet, lay.layer(), written.change());
+        return keep(sheet, written.project(), author, lay.id(), words(written.change()), effect);
     }
 
     private ChangeOutcome makeOn(StoredSheet sheet, UUID author, ChangeRequest request) {
@@ -139,7 +156,8 @@ public class SheetChanges {
             return new ChangeOutcome.Refused(lay.id(), objection.get());
         }
         return laid(sheet, lay)
-                .<ChangeOutcome>map(effect -> keep(sheet, author, lay.id(), words(effect.change()), effect))
+                .<ChangeOutcome>map(
+                        effect -> keep(sheet.id(), sheet.projectId(), author, lay.id(), words(effect.change()), effect))
                 .orElseGet(() -> new ChangeOutcome.Unneeded(lay.id()));
     }
 
@@ -196,9 +214,9 @@ public class SheetChanges {
         return count + " " + what + (count == 1 ? "" : "s");
     }
 
-    private ChangeOutcome keep(StoredSheet sheet, UUID author, UUID id, String words, Effect effect) {
-        Made made = history.keep(id, sheet.projectId(), author, words, "", List.of(effect));
-        return new ChangeOutcome.Made(MadeChange.of(made, sheet.id()), Optional.empty());
+    private ChangeOutcome keep(UUID sheet, UUID project, UUID author, UUID id, String words, Effect effect) {
+        Made made = history.keep(id, project, author, words, "", List.of(effect));
+        return new ChangeOutcome.Made(MadeChange.of(made, sheet), Optional.empty());
     }
 
     /** A fill that was on its way while the sheet was cut anew is laid in the same place. */
@@ -243,7 +261,7 @@ public class SheetChanges {
         sheet.nextRevision();
         layerDams.write(layer.get(), change);
         Effect effect = new Effect.Dammed(sheet.id(), dam.layer(), change);
-        return keep(sheet, author, dam.id(), "Dammed or opened gaps", effect);
+        return keep(sheet.id(), sheet.projectId(), author, dam.id(), "Dammed or opened gaps", effect);
     }
 
     private Optional<String> objectionTo(StoredSheet sheet, ChangeRequest.Lay lay) {

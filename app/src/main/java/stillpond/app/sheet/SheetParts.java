@@ -31,12 +31,14 @@ public class SheetParts {
     private static final long MOST_KEPT = 4000;
 
     private final JdbcClient jdbc;
+    private final LayerFills fills;
     private final Planes planes;
     private final Cache<Version, Told> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
-    SheetParts(JdbcClient jdbc, Planes planes) {
+    SheetParts(JdbcClient jdbc, LayerFills fills, Planes planes) {
         this.jdbc = jdbc;
+        this.fills = fills;
         this.planes = planes;
     }
 
@@ -92,12 +94,12 @@ public class SheetParts {
     private List<Known> read(List<Layer> layers) {
         List<UUID> ids = layers.stream().map(Layer::id).toList();
         Map<UUID, int[]> regions = regions(ids);
-        Map<UUID, Map<Integer, Fill>> fills = fills(ids);
-        return layers.stream().map(layer -> known(layer, regions, fills)).toList();
+        Map<UUID, Map<Integer, Fill>> worn = fills.worn(ids);
+        return layers.stream().map(layer -> known(layer, regions, worn)).toList();
     }
 
-    private Known known(Layer layer, Map<UUID, int[]> regions, Map<UUID, Map<Integer, Fill>> fills) {
-        Fills worn = Fills.of(fills.getOrDefault(layer.id(), Map.of()));
+    private Known known(Layer layer, Map<UUID, int[]> regions, Map<UUID, Map<Integer, Fill>> byLayer) {
+        Fills worn = Fills.of(byLayer.getOrDefault(layer.id(), Map.of()));
         return new Known(
                 layer, planes.content(layer.smallCells()), regions.get(layer.id()), worn, smallInk(layer, worn));
     }
@@ -139,25 +141,6 @@ public class SheetParts {
                         row.getArray(2).getArray())))
                 .list();
         return regions;
-    }
-
-    private Map<UUID, Map<Integer, Fill>> fills(List<UUID> layers) {
-        Map<UUID, Map<Integer, Fill>> fills = new HashMap<>();
-        jdbc.sql("""
-                        select layer_id, coalesce(made, cast(swatch_id as text)), array_agg(cell) from cell_fill
-                        where layer_id = any(cast(:layers as uuid[])) group by 1, 2""")
-                .param("layers", layers.toArray(UUID[]::new))
-                .query((row, number) -> {
-                    Fill fill = Fill.ofText(row.getString(2));
-                    Map<Integer, Fill> ofLayer =
-                            fills.computeIfAbsent(row.getObject(1, UUID.class), layer -> new HashMap<>());
-                    for (Integer cell : (Integer[]) row.getArray(3).getArray()) {
-                        ofLayer.put(cell, fill);
-                    }
-                    return ofLayer.size();
-                })
-                .list();
-        return fills;
     }
 
     private static int[] numbers(Integer[] boxed) {

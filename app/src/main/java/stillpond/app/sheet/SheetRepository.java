@@ -20,8 +20,6 @@ interface SheetRepository extends JpaRepository<StoredSheet, UUID> {
     @Query("select s.projectId from StoredSheet s where s.id = :id")
     Optional<UUID> findProject(UUID id);
 
-    boolean existsByIdAndProjectId(UUID id, UUID projectId);
-
     List<StoredSheet> findBySceneIdOrderByPositionAscMadeAtAsc(UUID sceneId);
 
     int countBySceneId(UUID sceneId);

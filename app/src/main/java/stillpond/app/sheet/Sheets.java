@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -33,7 +34,8 @@ public class Sheets {
     public static final int SMALL_LONG_SIDE_PX = LineArt.SMALL_LONG_SIDE_PX;
 
     private final SheetRepository sheets;
-    private final CellFillRepository fills;
+    private final JdbcClient database;
+    private final LayerFills fills;
     private final LayerDams layerDams;
     private final LayerStrokes layerStrokes;
     private final KeptCounts counts;
@@ -46,7 +48,8 @@ public class Sheets {
 
     Sheets(
             SheetRepository sheets,
-            CellFillRepository fills,
+            JdbcClient database,
+            LayerFills fills,
             LayerDams layerDams,
             LayerStrokes layerStrokes,
             KeptCounts counts,
@@ -57,6 +60,7 @@ public class Sheets {
             ImageLimits limits,
             Clock clock) {
         this.sheets = sheets;
+        this.database = database;
         this.fills = fills;
         this.layerDams = layerDams;
         this.layerStrokes = layerStrokes;
@@ -172,10 +176,17 @@ public class Sheets {
         return standing.map(present::on).orElse(present);
     }
 
-    /** @throws java.util.NoSuchElementException if the project has no such sheet */
-    @Transactional(readOnly = true)
+    /**
+     * One plain statement: every fill asks this.
+     *
+     * @throws java.util.NoSuchElementException if the project has no such sheet
+     */
     public void require(UUID project, UUID sheet) {
-        if (!sheets.existsByIdAndProjectId(sheet, project)) {
+        boolean isThere = database.sql("select exists (select from sheet where id = ? and project_id = ?)")
+                .params(sheet, project)
+                .query(Boolean.class)
+                .single();
+        if (!isThere) {
             throw new NoSuchElementException("The project has no sheet " + sheet);
         }
     }
@@ -193,8 +204,7 @@ public class Sheets {
 
     @Transactional(readOnly = true)
     public Fills fills(Layer layer) {
-        return Fills.of(
-                fills.findByKeyLayerId(layer.id()).stream().collect(Collectors.toMap(CellFill::cell, CellFill::fill)));
+        return fills.worn(layer.id());
     }
 
     /** The gaps of a layer, dammed or not. */
