@@ -106,7 +106,12 @@ class AccessConfiguration {
                         .requestMatchers("/actuator/**")
                         .denyAll()
                         // Whoever comes by a link that lets them in once has no session yet.
-                        .requestMatchers("/join/{code}", "/join/{code}/account", "/forgotten", "/reset/{code}")
+                        .requestMatchers(
+                                "/join/{code}",
+                                "/join/{code}/account",
+                                "/forgotten",
+                                "/reset/{code}",
+                                "/visit/{code}/**")
                         .permitAll()
                         .requestMatchers("/projects/{project}", "/projects/{project}/**")
                         .access(membership)

@@ -39,7 +39,7 @@ class FairShare extends OncePerRequestFilter {
     static final int MOST_WAITING = 24;
     private static final Duration PATIENCE = Duration.ofSeconds(15);
     private static final Pattern COSTLY =
-            Pattern.compile(".*/(ink|carry|carry/sure|check|compare|export/[^/]+|shelf/project-file)$");
+            Pattern.compile(".*/(ink|carry|carry/sure|check|compare|export/[^/]+|shelf/project-file|picture\\.png)$");
     private static final String LIVE = "/live";
 
     /** A problem detail (RFC 9457). */

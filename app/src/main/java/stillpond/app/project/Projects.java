@@ -119,6 +119,12 @@ public class Projects {
         return projects.findById(project).orElseThrow();
     }
 
+    /** Whether there is such a project, and it is not removed. */
+    @Transactional(readOnly = true)
+    public boolean isThere(UUID project) {
+        return projects.findById(project).filter(each -> !each.isRemoved()).isPresent();
+    }
+
     /** @throws NoSuchElementException if there is no such project */
     @Transactional(readOnly = true)
     public Project get(UUID project) {

@@ -250,6 +250,11 @@ public class SheetPictures {
                 : layered(coloured, each -> painted(each, meeting, SheetPainter::overOthers), LayeredPicture::onPaper);
     }
 
+    /** As above, smaller. @param longSidePx that the picture has at the most */
+    public Picture composed(Sheet sheet, Showing showing, int longSidePx) {
+        return Shrunk.to(composed(sheet, showing), longSidePx);
+    }
+
     /** Which of the layers beside the one that is worked on are meant. */
     public enum Side {
         BEHIND,

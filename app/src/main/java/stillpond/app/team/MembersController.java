@@ -2,6 +2,7 @@ package stillpond.app.team;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -21,6 +22,7 @@ import stillpond.app.project.Members;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.app.project.Role;
+import stillpond.app.visit.Visits;
 import stillpond.core.refusal.Refusal;
 
 /** Who works on a project. */
@@ -35,6 +37,7 @@ class MembersController {
     private final Accounts accounts;
     private final Invitations invitations;
     private final Letters letters;
+    private final Visits visits;
     private final Audit audit;
 
     MembersController(
@@ -43,12 +46,14 @@ class MembersController {
             Accounts accounts,
             Invitations invitations,
             Letters letters,
+            Visits visits,
             Audit audit) {
         this.projects = projects;
         this.members = members;
         this.accounts = accounts;
         this.invitations = invitations;
         this.letters = letters;
+        this.visits = visits;
         this.audit = audit;
     }
 
@@ -73,10 +78,41 @@ class MembersController {
         boolean mayManage = projects.may(project, person.id(), Right.MANAGE_MEMBERS);
         model.addAttribute("mayManage", mayManage);
         model.addAttribute("invitations", mayManage ? invitations.open(project) : List.of());
+        model.addAttribute("visits", mayManage ? visits.open(project) : List.of());
+        model.addAttribute("scenes", projects.scenes(project));
+        model.addAttribute("lives", Visits.LIVES_IN_DAYS);
         model.addAttribute("roles", Role.values());
         model.addAttribute("isSent", letters.areSent());
         model.addAttribute("days", Invitations.LIFE.toDays());
         return "team/members";
+    }
+
+    /** @param scene left out: all scenes */
+    @PostMapping("/visits")
+    String letLook(
+            @PathVariable UUID project,
+            @AuthenticationPrincipal SignedIn person,
+            @RequestParam Optional<UUID> scene,
+            @RequestParam int days,
+            RedirectAttributes told) {
+        return tell(told, () -> {
+            String site = ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
+            String code = visits.make(project, person.id(), scene, days).code();
+            told.addFlashAttribute("link", site + "/visit/" + code);
+            return "Whoever has this link looks at the sheets, without an account. It is shown once: copy it now.";
+        });
+    }
+
+    @PostMapping("/visits/{visit}/withdraw")
+    String endLooking(
+            @PathVariable UUID project,
+            @PathVariable UUID visit,
+            @AuthenticationPrincipal SignedIn person,
+            RedirectAttributes told) {
+        return tell(told, () -> {
+            visits.withdraw(project, visit, person.id());
+            return "The link leads nowhere now.";
+        });
     }
 
     @PostMapping("/invite")

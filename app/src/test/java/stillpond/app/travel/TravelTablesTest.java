@@ -19,6 +19,7 @@ class TravelTablesTest {
             "member",
             "former_member",
             "invitation",
+            "visit_link",
             "password_reset",
             "recovery_code",
             "kept_letter",
