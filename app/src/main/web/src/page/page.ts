@@ -9,6 +9,7 @@ import { copyLink } from "./copy-link";
 import { registerReach, registerTicks } from "./ticks";
 import { importCards } from "./import-cards";
 import { mergeTwins } from "./merge-twins";
+import { passkeys, passkeySignIn } from "./passkeys";
 import { registerProjectFile } from "./project-file";
 import { signIn } from "./sign-in";
 
@@ -20,6 +21,8 @@ registerDoubts(alpine);
 registerTicks(alpine);
 registerReach(alpine);
 alpine.data("copyLink", copyLink);
+alpine.data("passkeys", passkeys);
+alpine.data("passkeySignIn", passkeySignIn);
 component(alpine, "signIn", signIn);
 component(alpine, "twins", mergeTwins);
 component(alpine, "importCards", importCards);

@@ -9,7 +9,7 @@ export function signIn(page: HTMLElement): void {
   }
   const name = page.querySelector<HTMLInputElement>("input[name=username]")!;
   name.form!.addEventListener("submit", () => sessionStorage.setItem(TYPED, name.value));
-  if (page.querySelector("[role=alert]")) {
+  if (page.querySelector("form [role=alert]")) {
     name.value = sessionStorage.getItem(TYPED) ?? "";
     page.querySelector<HTMLInputElement>(name.value === "" ? "[name=username]" : "[name=password]")!.focus();
   }

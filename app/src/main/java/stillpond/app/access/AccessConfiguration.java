@@ -93,6 +93,8 @@ class AccessConfiguration {
                         .requestMatchers(
                                 "/sign-in",
                                 SigningIn.SECOND,
+                                "/sign-in/passkey",
+                                "/sign-in/passkey/options",
                                 "/demo/sign-in",
                                 "/assets/**",
                                 "/favicon.ico",

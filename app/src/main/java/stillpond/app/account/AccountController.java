@@ -25,7 +25,7 @@ class AccountController {
 
     private final Accounts accounts;
     private final PersonSessions sessions;
-    private final SignInThrottle throttle;
+    private final OwnPassword ownPassword;
     private final SigningIn signingIn;
     private final SecondFactor secondFactor;
     private final Audit audit;
@@ -33,13 +33,13 @@ class AccountController {
     AccountController(
             Accounts accounts,
             PersonSessions sessions,
-            SignInThrottle throttle,
+            OwnPassword ownPassword,
             SigningIn signingIn,
             SecondFactor secondFactor,
             Audit audit) {
         this.accounts = accounts;
         this.sessions = sessions;
-        this.throttle = throttle;
+        this.ownPassword = ownPassword;
         this.signingIn = signingIn;
         this.secondFactor = secondFactor;
         this.audit = audit;
@@ -85,7 +85,7 @@ class AccountController {
         String done =
                 address.isBlank() ? "No letters are sent to you now." : "Letters go to " + address.strip() + " now.";
         return tell(told, done, () -> {
-            requireOwn(person, password, request);
+            ownPassword.require(person, password, request);
             accounts.writeTo(person.id(), address);
             audit.note(person.id(), null, Audit.Kind.ACCOUNT, "Changed the mail address");
         });
@@ -101,7 +101,7 @@ class AccountController {
             HttpSession session,
             RedirectAttributes told) {
         return tell(told, "Your password is another one now, and you are signed out everywhere else.", () -> {
-            requireOwn(person, password, request);
+            ownPassword.require(person, password, request);
             accounts.changePassword(person.id(), wanted);
             sessions.endOthers(person, session.getId());
             audit.note(person.id(), null, Audit.Kind.PASSWORD, "Changed the password");
@@ -133,7 +133,7 @@ class AccountController {
             HttpSession session,
             RedirectAttributes told) {
         return tell(told, "Take this picture in with your device, and type what it shows.", () -> {
-            requireOwn(person, password, request);
+            ownPassword.require(person, password, request);
             session.setAttribute(PENDING, TotpSecret.random().text());
         });
     }
@@ -160,21 +160,9 @@ class AccountController {
             HttpServletRequest request,
             RedirectAttributes told) {
         return tell(told, "The password alone is asked for from now on.", () -> {
-            requireOwn(person, password, request);
+            ownPassword.require(person, password, request);
             secondFactor.switchOff(person.id());
         });
-    }
-
-    /** Whoever finds a desk left open does not get further with it. */
-    private void requireOwn(SignedIn person, String password, HttpServletRequest request) {
-        String address = request.getRemoteAddr();
-        if (!throttle.wait(person.signInName(), address).isZero()) {
-            throw new Refusal("Too many tries. Wait a little, and try again. Nothing was changed.");
-        }
-        if (accounts.recognise(person.signInName(), password).isEmpty()) {
-            throttle.failed(person.signInName(), address);
-            throw new Refusal("This is not your present password. Nothing was changed.");
-        }
     }
 
     private static String tell(RedirectAttributes told, String done, Runnable act) {
