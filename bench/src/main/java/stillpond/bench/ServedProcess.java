@@ -91,6 +91,10 @@ public final class ServedProcess implements AutoCloseable {
         }
     }
 
+    public long pid() {
+        return process.pid();
+    }
+
     public boolean isAlive() {
         return process.isAlive();
     }

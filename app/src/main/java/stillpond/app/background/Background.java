@@ -5,10 +5,14 @@ import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.schedule.Schedules;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
@@ -23,21 +27,29 @@ import org.springframework.stereotype.Component;
 public class Background {
 
     private static final Duration RETRY = Duration.ofSeconds(5);
+    /** Of UTC: somebody is awake at any hour, and hardly anybody at all of them. */
+    private static final LocalTime NIGHT = LocalTime.of(3, 0);
 
     private final Scheduler scheduler;
     private final List<BackgroundTask> tasks;
     private volatile boolean isStopping;
 
-    Background(DataSource database, ObjectProvider<BackgroundTask> tasks) {
+    Background(DataSource database, ObjectProvider<BackgroundTask> tasks, ObjectProvider<DailyTask> daily) {
         this.tasks = tasks.orderedStream().toList();
         List<OneTimeTask<Void>> known = this.tasks.stream().map(this::scheduled).toList();
         this.scheduler = Scheduler.create(database, List.copyOf(known))
+                .startTasks(daily.orderedStream().map(Background::nightly).toList())
                 .threads(1)
                 .pollingInterval(Duration.ofSeconds(1))
                 .heartbeatInterval(Duration.ofSeconds(5))
                 .shutdownMaxWait(Duration.ofSeconds(5))
                 .enableImmediateExecution()
                 .build();
+    }
+
+    private static RecurringTask<Void> nightly(DailyTask task) {
+        return Tasks.recurring(task.name(), Schedules.daily(ZoneOffset.UTC, NIGHT))
+                .execute((instance, context) -> task.run());
     }
 
     private OneTimeTask<Void> scheduled(BackgroundTask task) {

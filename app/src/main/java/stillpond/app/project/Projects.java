@@ -100,6 +100,11 @@ public class Projects {
         kept(project, by).rename(Title.of("project", title));
     }
 
+    /** Has a sheet of the project stand for it on the shelf. */
+    public void cover(UUID project, UUID sheet, UUID by) {
+        kept(project, by).cover(sheet);
+    }
+
     /** Puts a project away, where it can still be opened, or takes it out again. */
     public void archive(UUID project, boolean isAway, UUID by) {
         kept(project, by).archive(isAway ? clock.instant() : null);

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -23,6 +24,9 @@ class StoredProject {
     @Nullable
     private Instant removedAt;
 
+    @Nullable
+    private UUID coverSheetId;
+
     protected StoredProject() {}
 
     StoredProject(UUID id, String title, Instant madeAt) {
@@ -37,6 +41,10 @@ class StoredProject {
 
     void rename(String newTitle) {
         title = newTitle;
+    }
+
+    void cover(UUID sheet) {
+        coverSheetId = sheet;
     }
 
     boolean isArchived() {
@@ -58,6 +66,6 @@ class StoredProject {
     }
 
     Project asProject() {
-        return new Project(id, title);
+        return new Project(id, title, Optional.ofNullable(coverSheetId));
     }
 }

@@ -37,6 +37,15 @@ public class SheetWork {
         stored.say(state);
     }
 
+    /** Says it of every sheet of a scene. @throws stillpond.app.project.NotAllowed as for one sheet; then none is changed */
+    public void sayOfScene(UUID project, UUID scene, SheetState state, UUID by) {
+        sheets.findBySceneIdOrderByPositionAscMadeAtAsc(scene).stream()
+                .filter(sheet -> !sheet.isRemoved())
+                .map(StoredSheet::id)
+                .sorted()
+                .forEach(sheet -> say(project, sheet, state, by));
+    }
+
     /**
      * Takes a sheet in hand.
      *

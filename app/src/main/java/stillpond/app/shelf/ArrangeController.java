@@ -70,6 +70,7 @@ class ArrangeController {
                         .orElse(""));
         model.addAttribute(
                 "isOwn", present.inHandOf().filter(person.id()::equals).isPresent());
+        model.addAttribute("mayCover", projects.may(project, person.id(), Right.KEEP_SHELF));
         model.addAttribute("mayFinish", projects.may(project, person.id(), Right.FINISH_SHEETS));
         model.addAttribute("people", projects.may(project, person.id(), Right.ASSIGN_SHEETS) ? names : Map.of());
         model.addAttribute("scenes", projects.scenes(project));
@@ -161,6 +162,24 @@ class ArrangeController {
     @PostMapping("/scenes/{scene}/rename")
     String renameScene(@PathVariable UUID project, @PathVariable UUID scene, @RequestParam String title) {
         projects.renameScene(project, scene, title);
+        return BACK;
+    }
+
+    @PostMapping("/scenes/{scene}/state")
+    String sayOfScene(
+            @PathVariable UUID project,
+            @PathVariable UUID scene,
+            @RequestParam SheetState state,
+            @AuthenticationPrincipal SignedIn person) {
+        work.sayOfScene(project, projects.scene(project, scene).id(), state, person.id());
+        return BACK;
+    }
+
+    /** Has the sheet stand for the project on the shelf. */
+    @PostMapping("/sheets/{sheet}/cover")
+    String cover(@PathVariable UUID project, @PathVariable UUID sheet, @AuthenticationPrincipal SignedIn person) {
+        all.require(project, sheet);
+        projects.cover(project, sheet, person.id());
         return BACK;
     }
 

@@ -46,7 +46,8 @@ public class ProjectViews {
         List<SceneView> scenes = projects.scenes(project.id()).stream()
                 .map(scene -> scene(scene, inProject, progress, names))
                 .toList();
-        return new ProjectView(project.id(), project.title(), scenes, CardView.of(palettes.of(project.id())));
+        return new ProjectView(
+                project.id(), project.title(), project.cover(), scenes, CardView.of(palettes.of(project.id())));
     }
 
     private static SceneView scene(

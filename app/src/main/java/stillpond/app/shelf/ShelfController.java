@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import stillpond.app.account.SignedIn;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
+import stillpond.app.sheet.SheetState;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.refusal.Refusal;
 
@@ -67,6 +68,8 @@ class ShelfController {
     @GetMapping("/projects/{project}")
     String project(@PathVariable UUID project, @AuthenticationPrincipal SignedIn person, Model model) {
         model.addAttribute("project", views.get(project));
+        model.addAttribute("states", SheetState.values());
+        model.addAttribute("mayFinish", projects.may(project, person.id(), Right.FINISH_SHEETS));
         model.addAttribute("mayRemoveScenes", projects.may(project, person.id(), Right.REMOVE_SCENES));
         model.addAttribute("removedScenes", projects.removedScenes(project));
         model.addAttribute("removedSheets", sheets.removed(project));

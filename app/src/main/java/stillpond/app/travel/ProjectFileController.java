@@ -7,8 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
-import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -23,7 +21,6 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.page.Downloads;
 import stillpond.app.project.Project;
 import stillpond.app.project.Projects;
-import stillpond.app.project.Scene;
 import stillpond.app.settings.PondSettings;
 import stillpond.core.refusal.Refusal;
 
@@ -31,24 +28,17 @@ import stillpond.core.refusal.Refusal;
 @Controller
 class ProjectFileController {
 
-    /** What a file may hold when it is unpacked, beside what it is itself: planes are packed well. */
-    private static final int MOST_TIMES_UNPACKED = 40;
-
     private static final int BUFFER_BYTES = 1 << 16;
 
     private final Projects projects;
     private final ProjectFileWriter writer;
-    private final ProjectFileReader reader;
+    private final ProjectFiles files;
     private final long mostBytes;
 
-    /** Each takes the memory of a sheet, and a core. */
-    private final Semaphore turn = new Semaphore(1);
-
-    ProjectFileController(
-            Projects projects, ProjectFileWriter writer, ProjectFileReader reader, PondSettings settings) {
+    ProjectFileController(Projects projects, ProjectFileWriter writer, ProjectFiles files, PondSettings settings) {
         this.projects = projects;
         this.writer = writer;
-        this.reader = reader;
+        this.files = files;
         this.mostBytes = settings.limits().maxProject().toBytes();
     }
 
@@ -66,18 +56,12 @@ class ProjectFileController {
             @RequestParam(defaultValue = "false") boolean history) {
         Project present = projects.get(project);
         Selection selection = switch (scope) {
-            case PROJECT -> new Selection(project, scope, everyScene(project), history);
+            case PROJECT -> files.whole(project, history);
             case SCENES -> new Selection(project, scope, chosen(project, scene), false);
             case CARDS -> new Selection(project, scope, List.of(), false);
         };
         return Downloads.file(present.title(), ".zip", MediaType.valueOf("application/zip"))
                 .body(out -> writer.write(selection, out));
-    }
-
-    private List<UUID> everyScene(UUID project) {
-        return Stream.concat(projects.scenes(project).stream(), projects.removedScenes(project).stream())
-                .map(Scene::id)
-                .toList();
     }
 
     private List<UUID> chosen(UUID project, List<UUID> scenes) {
@@ -94,24 +78,10 @@ class ProjectFileController {
         Path file = Files.createTempFile("still-pond-", ".zip");
         try {
             receive(body, file);
-            Project taken = projects.get(read(file, person.id()));
+            Project taken = projects.get(files.read(file, person.id()));
             return ResponseEntity.created(URI.create("/projects/" + taken.id())).body(taken);
         } finally {
             Files.deleteIfExists(file);
-        }
-    }
-
-    private UUID read(Path file, UUID person) throws IOException {
-        if (!turn.tryAcquire()) {
-            throw new Refusal(
-                    "Another project is being brought in just now. Nothing of this one was taken; try again in a minute.");
-        }
-        try (ReadZip zip = ReadZip.open(file, MOST_TIMES_UNPACKED * mostBytes)) {
-            return reader.take(zip, person);
-        } catch (Refusal refusal) {
-            throw new Refusal(refusal.getMessage() + " Nothing of it was taken.", refusal);
-        } finally {
-            turn.release();
         }
     }
 

@@ -93,4 +93,19 @@ class SheetWorkTest {
         assertThat(lead.get("/projects/" + work.project()).body()).contains("Only a colourist or a lead");
         assertThat(now().inHandOf()).contains(id());
     }
+
+    @Test
+    void whatIsSaidOfASceneIsSaidOfItsSheetsAndDoneOnlyByALead() {
+        Sheet second = work.bringSmall(Drawings.threeBoxesLower());
+        String scene = "/projects/" + work.project() + "/scenes/" + work.scene() + "/state";
+        colourist.submit(scene, "state", "TO_LOOK_AT");
+        assertThat(now().state()).isEqualTo(SheetState.TO_LOOK_AT);
+        assertThat(lead.get("/projects/" + work.project()).body()).contains("to be looked at");
+        assertThat(colourist.submit(scene, "state", "DONE").statusCode()).isEqualTo(403);
+        assertThat(now().state()).isEqualTo(SheetState.TO_LOOK_AT);
+        lead.submit(scene, "state", "DONE");
+        assertThat(pond.bean(Sheets.class).get(work.project(), second.id()).state())
+                .isEqualTo(SheetState.DONE);
+        assertThat(lay(colourist)).contains("is done");
+    }
 }

@@ -96,7 +96,8 @@ class VisitTest {
                 .param(work.project())
                 .query(UUID.class)
                 .single();
-        assertThat(lead.submit(at + "/visits/" + id + "/withdraw").statusCode()).isEqualTo(302);
+        lead.submit(at + "/visits/" + id + "/withdraw");
+        assertThat(lead.get(at).body()).contains("The link leads nowhere now");
 
         assertThat(stranger.get(ended).body()).contains("has ended").doesNotContain(sheet.title());
         assertThat(stranger.get(ended + "/sheets/" + sheet.id() + "/picture.png")

@@ -1,6 +1,7 @@
 package stillpond.bench.drill;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.function.IntUnaryOperator;
 import stillpond.bench.ServedDatabase;
@@ -17,11 +18,13 @@ final class Drill {
     private static final int FILES = 2000;
     private static final int SECONDS_OF_ABUSE = 30;
     private static final int ABUSERS = 24;
+    private static final int MINUTES_OF_WORK = 60;
+    private static final int PEOPLE_AT_WORK = 50;
 
     private Drill() {}
 
-    /** @param args the parts to do: {@code server}, {@code database}, {@code files}, {@code strangers}, {@code abuse}; none: all;
-     *     with a number after a sign of equality so many kills, files or seconds */
+    /** @param args the parts to do: {@code server}, {@code database}, {@code files}, {@code strangers}, {@code abuse},
+     *     {@code soak}; none: all but the last, which takes an hour; with a number after a sign of equality so many kills, files, seconds or minutes */
     public static void main(String[] args) throws Exception {
         List<String> parts =
                 args.length == 0 ? List.of("strangers", "abuse", "files", "server", "database") : List.of(args);
@@ -49,6 +52,13 @@ final class Drill {
             case "files" -> new FileDrill(pond, true, count.applyAsInt(FILES)).run();
             case "strangers" -> new StrangerDrill(pond).run();
             case "abuse" -> new AbuseDrill(pond, count.applyAsInt(SECONDS_OF_ABUSE), ABUSERS).run();
+            case "soak" ->
+                new SoakDrill(
+                                pond,
+                                PEOPLE_AT_WORK,
+                                Duration.ofMinutes(count.applyAsInt(MINUTES_OF_WORK)),
+                                Duration.ofMinutes(1))
+                        .run();
             default -> throw new IllegalArgumentException("There is no part '" + part + "' of the drill.");
         };
     }

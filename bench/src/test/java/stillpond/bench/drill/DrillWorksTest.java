@@ -2,6 +2,7 @@ package stillpond.bench.drill;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -56,5 +57,14 @@ class DrillWorksTest {
         AbuseDrill.Figures figures = new AbuseDrill(pond, 1, 4).run();
         assertThat(figures.fills()).isPositive();
         assertThat(figures.asked()).isPositive();
+    }
+
+    @Test
+    void whatIsHeldIsMeasuredWhilePeopleWork() throws Exception {
+        SoakDrill.Figures figures = new SoakDrill(pond, 3, Duration.ofSeconds(30), Duration.ofSeconds(2)).run();
+        assertThat(figures.fills()).isGreaterThan(30);
+        assertThat(figures.late().heapMb()).isPositive();
+        assertThat(figures.late().threads()).isPositive();
+        assertThat(figures.late().sessions()).isGreaterThanOrEqualTo(3);
     }
 }
