@@ -28,6 +28,7 @@ class AccountController {
     private final OwnPassword ownPassword;
     private final SigningIn signingIn;
     private final SecondFactor secondFactor;
+    private final PasswordResets resets;
     private final Audit audit;
 
     AccountController(
@@ -36,12 +37,14 @@ class AccountController {
             OwnPassword ownPassword,
             SigningIn signingIn,
             SecondFactor secondFactor,
+            PasswordResets resets,
             Audit audit) {
         this.accounts = accounts;
         this.sessions = sessions;
         this.ownPassword = ownPassword;
         this.signingIn = signingIn;
         this.secondFactor = secondFactor;
+        this.resets = resets;
         this.audit = audit;
     }
 
@@ -105,6 +108,7 @@ class AccountController {
             accounts.changePassword(person.id(), wanted);
             sessions.endOthers(person, session.getId());
             audit.note(person.id(), null, Audit.Kind.PASSWORD, "Changed the password");
+            resets.tellOfChange(person);
         });
     }
 

@@ -60,6 +60,24 @@ class PasswordResets {
         audit.note(known.id(), null, Audit.Kind.PASSWORD, "Asked for a new password");
     }
 
+    /** Tells whoever has an address that their password is another one, in case it was not they who changed it. That it cannot be sent changes nothing. */
+    void tellOfChange(SignedIn person) {
+        String address = accounts.addressOf(person.id());
+        if (address.isEmpty() || !letters.areSent()) {
+            return;
+        }
+        try {
+            letters.send(new Letter(
+                    address,
+                    "Your password for Still Pond was changed",
+                    person.displayName() + ",\n\nthe password of " + person.signInName()
+                            + " is another one now.\n\nIf it was not you who changed it, ask for a new one on the page where"
+                            + " you sign in.\n"));
+        } catch (Refusal unsent) {
+            audit.note(person.id(), null, Audit.Kind.PASSWORD, "No letter could be sent about the new password");
+        }
+    }
+
     private long open(UUID account) {
         return database.sql(
                         "select count(*) from password_reset where account_id = ? and used_at is null and ends_at > ?")
@@ -94,6 +112,7 @@ class PasswordResets {
                 .param(person.id())
                 .update();
         audit.note(person.id(), null, Audit.Kind.PASSWORD, "Made a new password through a link");
+        tellOfChange(person);
         return person;
     }
 }
