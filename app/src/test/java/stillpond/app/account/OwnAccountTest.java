@@ -3,6 +3,7 @@ package stillpond.app.account;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -126,6 +127,24 @@ class OwnAccountTest {
         outside.readToken(link);
         assertThat(outside.submit(link, "wanted", WANTED).body()).contains("was used already, or has ended");
         assertThat(knows(TestPond.PASSWORD)).isTrue();
+    }
+
+    @Test
+    void whoeverHasAnAddressIsToldThatTheirPasswordIsAnotherOne() {
+        String address = name + "@example.org";
+        person.submit("/account/address", "address", address, "password", TestPond.PASSWORD);
+        person.submit("/account/password", "password", "wrong words here", "wanted", WANTED);
+        assertThat(letters(address)).isEmpty();
+        person.submit("/account/password", "password", TestPond.PASSWORD, "wanted", WANTED);
+        assertThat(letters(address)).singleElement().asString().contains("is another one now");
+    }
+
+    private List<String> letters(String address) {
+        return pond.bean(JdbcClient.class)
+                .sql("select body from kept_letter where sent_to = ?")
+                .param(address)
+                .query(String.class)
+                .list();
     }
 
     @Test
