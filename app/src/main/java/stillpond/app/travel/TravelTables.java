@@ -173,8 +173,13 @@ final class TravelTables {
                             + " and c.number between :from and :to order by c.number, r.position"));
 
     /** Columns that the database gives by itself, and what is said anew among the people at the other end. */
-    static final Set<String> GIVEN =
-            Set.of("change.number", "sheet.state", "sheet.in_hand_of", "project.archived_at", "project.removed_at");
+    static final Set<String> GIVEN = Set.of(
+            "change.number",
+            "sheet.state",
+            "sheet.in_hand_of",
+            "project.archived_at",
+            "project.removed_at",
+            "project.cover_sheet_id");
 
     static Stream<TravelTable> all() {
         return Stream.of(OF_PROJECT, OF_SHEET, OF_HISTORY).flatMap(List::stream);
