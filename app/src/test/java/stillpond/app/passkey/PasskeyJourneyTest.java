@@ -52,7 +52,7 @@ class PasskeyJourneyTest {
 
         page.context().clearCookies();
         page.navigate(site + "/search");
-        page.getByText("Sign in with a passkey").click();
+        page.getByText("Use a passkey").click();
         page.waitForURL(address -> address.contains("/search"));
         assertThat(page.locator("#to-search")).isVisible();
 
@@ -62,7 +62,7 @@ class PasskeyJourneyTest {
         assertThat(page.locator("#passkeys")).containsText("None.");
         page.context().clearCookies();
         page.navigate(site + "/sign-in");
-        page.getByText("Sign in with a passkey").click();
+        page.getByText("Use a passkey").click();
         assertThat(page.locator(".refusal")).containsText("This passkey is of nobody here");
     }
 
