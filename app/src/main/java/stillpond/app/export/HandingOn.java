@@ -106,6 +106,7 @@ class HandingOn {
         dropOld(project);
         jobs.save(job);
         all.forEach(files::save);
+        jobs.note(job.id());
         return job.id();
     }
 

@@ -2,6 +2,7 @@ package stillpond.app.sheet;
 
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import stillpond.app.history.Effect;
 import stillpond.app.history.EffectKind;
@@ -18,6 +19,7 @@ class RecutEffects implements EffectKind<Effect.Recut> {
     private final LayerGroups groups;
     private final LayerShadows shadows;
     private final History history;
+    private final ApplicationEventPublisher events;
 
     RecutEffects(
             SheetRepository sheets,
@@ -25,13 +27,15 @@ class RecutEffects implements EffectKind<Effect.Recut> {
             LayerSwaps swaps,
             LayerGroups groups,
             LayerShadows shadows,
-            History history) {
+            History history,
+            ApplicationEventPublisher events) {
         this.sheets = sheets;
         this.fills = fills;
         this.swaps = swaps;
         this.groups = groups;
         this.shadows = shadows;
         this.history = history;
+        this.events = events;
     }
 
     @Override
@@ -53,6 +57,7 @@ class RecutEffects implements EffectKind<Effect.Recut> {
         Fills restored = swaps.restored(present.asLayer(), former.asLayer());
         groups.carryBack(present.asLayer(), former.asLayer());
         shadows.carryBack(present.asLayer(), former.asLayer());
+        events.publishEvent(new CutAnew(former.standing().id(), swaps.placing(former.asLayer(), present.asLayer())));
         sheet.replace(present, former);
         sheet.nextRevision();
         fills.write(former.id(), fills.worn(former.id()).becoming(restored));

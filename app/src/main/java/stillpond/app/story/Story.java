@@ -44,7 +44,7 @@ class Story {
                 from remark where project_id = :project and done_at >= :since
                 union all
                 select made_at, author_id, null, 'HANDED_ON', 'Handed on ' || words, '', 0
-                from handed_job where project_id = :project and made_at >= :since
+                from handed_note where project_id = :project and made_at >= :since
                 union all
                 select at, account_id, null, 'MEMBERS', words, '', 0
                 from audit where project_id = :project and at >= :since and :isLead

@@ -7,9 +7,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import stillpond.app.history.History;
 import stillpond.app.project.Role;
+import stillpond.app.sheet.ChangeOutcome;
+import stillpond.app.sheet.ChangeRequest;
 import stillpond.app.sheet.Recuts;
 import stillpond.app.sheet.Sheet;
+import stillpond.app.sheet.SheetChanges;
 import stillpond.app.sheet.Sheets;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
@@ -87,6 +91,17 @@ class RemarksTest {
         Remarks.Place place = only().place().orElseThrow();
         assertThat(place.xPx()).isBetween(X + 35, X + 45);
         assertThat(place.yPx()).isBetween(Y + 25, Y + 35);
+
+        UUID cut = pond.bean(History.class)
+                .about(work.project(), sheet.id(), 1)
+                .get(0)
+                .id();
+        ChangeOutcome back = pond.bean(SheetChanges.class)
+                .make(sheet.id(), work.account(), new ChangeRequest.Undo(UUID.randomUUID(), cut));
+        assertThat(back).isInstanceOf(ChangeOutcome.Made.class);
+        Remarks.Place again = only().place().orElseThrow();
+        assertThat(again.xPx()).isBetween(X - 2, X + 2);
+        assertThat(again.yPx()).isBetween(Y - 2, Y + 2);
     }
 
     @Test

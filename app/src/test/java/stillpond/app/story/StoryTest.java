@@ -47,6 +47,16 @@ class StoryTest {
                 .contains("Filled 1 cell", sheet.title(), "Said: =HYPERLINK", colourist, "Invited somebody as a guest");
     }
 
+    /** Longer than the files of it are kept. */
+    @Test
+    void whatWasHandedOnStaysTold() {
+        for (int i = 0; i < 7; i++) {
+            lead.submit("/projects/" + work.project() + "/hand-on", "form", "FLATS");
+        }
+        String told = lead.get(at + "?each=true").body();
+        assertThat(told.split("Handed on The whole project", -1)).hasSize(8);
+    }
+
     @Test
     void whoChangedARegionLastIsTold() {
         String by = work.address(sheet) + "/laid-by?layer=" + sheet.layer().id() + "&cell=";

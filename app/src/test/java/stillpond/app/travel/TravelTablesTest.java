@@ -20,6 +20,7 @@ class TravelTablesTest {
             "former_member",
             "invitation",
             "visit_link",
+            "handed_note",
             "user_credentials",
             "password_reset",
             "recovery_code",
