@@ -97,7 +97,7 @@ final class LoadBench {
             people.add(new Person(i, nodes.get(i % nodes.size())));
         }
         fill(threads, people, load.warmUp);
-        ProcessorTime ofApplication = ProcessorTime.of("still-pond.jar");
+        ProcessorTime ofApplication = ProcessorTime.of("still-pond[.]jar|-boot[.]jar");
         ProcessorTime ofDatabase = ProcessorTime.of("bin/postgres");
         List<Long> nanos = fill(threads, people, load.fills);
         double application = ofApplication.sinceMs() / nanos.size();
