@@ -15,9 +15,12 @@ public final class FillNames {
 
     private FillNames() {}
 
-    /** By the names of its swatches: "Coat", "Coat at 40 %", "Dusk to Sea", "tide in Sea". */
+    /** By the names of its swatches: "Coat", "Coat at 40 %", "Dusk to Sea", "tide in Sea", or "No fill". */
     public static String of(Fill fill, Palette palette) {
         List<UUID> swatches = fill.swatches();
+        if (swatches.isEmpty()) {
+            return "No fill";
+        }
         String first = swatch(swatches.get(0), palette);
         if (fill instanceof Fill.Tone tone) {
             return first + " at " + tone.percent() + " %";
