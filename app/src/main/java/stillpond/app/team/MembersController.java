@@ -123,8 +123,7 @@ class MembersController {
             @RequestParam(defaultValue = "") String address,
             RedirectAttributes told) {
         return tell(told, () -> {
-            String site = ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
-            String link = invitations.invite(project, person, role, address, site);
+            String link = invitations.invite(project, person, role, address, site());
             told.addFlashAttribute("link", link);
             return address.isBlank()
                     ? "This link lets one person in. It is shown once: copy it now."
@@ -197,6 +196,11 @@ class MembersController {
         audit.note(person.id(), project, Audit.Kind.MEMBERS, person.displayName() + " left");
         told.addFlashAttribute("said", "You left " + title + ". What you did stays there.");
         return "redirect:/";
+    }
+
+    /** The address of this installation, as it was called, without a slash at its end. */
+    private static String site() {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
     }
 
     private String nameOf(UUID account) {
