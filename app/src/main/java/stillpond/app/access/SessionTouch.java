@@ -4,6 +4,10 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.session.config.SessionRepositoryCustomizer;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * That somebody is still there is written at most once a minute. With each request it would be one more wait for the disk with each fill, for a moment that is shown by the day and ends a session
@@ -30,5 +34,13 @@ class SessionTouch {
     @Bean
     SessionRepositoryCustomizer<JdbcIndexedSessionRepository> touchedNowAndThen() {
         return sessions -> sessions.setUpdateSessionQuery(UPDATE);
+    }
+
+    /** Each statement about a session stands for itself: a transaction around it would be two more messages with each request, and a session of which a part is missing is that of nobody. */
+    @Bean
+    TransactionOperations springSessionTransactionOperations(PlatformTransactionManager transactions) {
+        TransactionTemplate apart = new TransactionTemplate(transactions);
+        apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_NOT_SUPPORTED);
+        return apart;
     }
 }

@@ -3,6 +3,7 @@ package stillpond.app.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -20,6 +21,9 @@ class AccountController {
 
     private static final String BACK = "redirect:/account";
     private static final int NOTED = 30;
+    /** So many are shown at once; older ones are unfolded. */
+    private static final int LATEST_SESSIONS = 5;
+
     /** The secret that is shown and does not count yet. */
     private static final String PENDING = "pending second factor";
 
@@ -51,7 +55,10 @@ class AccountController {
     @GetMapping
     String page(@AuthenticationPrincipal SignedIn person, HttpSession session, Model model) {
         model.addAttribute("address", accounts.addressOf(person.id()));
-        model.addAttribute("sessions", sessions.of(person, session.getId()));
+        List<PersonSessions.Shown> signedIn = sessions.of(person, session.getId());
+        int shown = Math.min(LATEST_SESSIONS, signedIn.size());
+        model.addAttribute("latest", signedIn.subList(0, shown));
+        model.addAttribute("earlier", signedIn.subList(shown, signedIn.size()));
         model.addAttribute("noted", audit.by(person.id(), NOTED));
         model.addAttribute("shortest", NewPassword.SHORTEST);
         model.addAttribute("isSecondOn", secondFactor.isOn(person.id()));

@@ -24,7 +24,7 @@ interface JobRepository extends Repository<StoredJob, UUID> {
     /** Has the story of the project tell of a job, however long its files are kept. */
     @Modifying(flushAutomatically = true)
     @NativeQuery("""
-            insert into handed_note (job_id, project_id, author_id, made_at, words)
+            insert into handed_note (id, project_id, author_id, made_at, words)
             select id, project_id, author_id, made_at, words from handed_job where id = :job""")
     void note(UUID job);
 }

@@ -1,5 +1,6 @@
 package stillpond.app.sheet;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -70,6 +71,26 @@ public class SheetWork {
     public void putDown(UUID project, UUID sheet, UUID by) {
         projects.require(project, by, Right.WORK_ON_SHEETS);
         stored(project, sheet).giveTo(null);
+    }
+
+    /** Whom somebody may give sheets to, with their names; nobody if they give none. */
+    public Map<UUID, String> mayBeGiven(UUID project, UUID by) {
+        return projects.may(project, by, Right.ASSIGN_SHEETS)
+                ? accounts.names(members.of(project).stream()
+                        .filter(place -> Right.WORK_ON_SHEETS.isFor(place.role()))
+                        .map(Members.Place::account)
+                        .toList())
+                : Map.of();
+    }
+
+    /** Gives somebody every sheet of a scene that is not done. @throws Refusal as for one sheet; then none is given */
+    public void giveScene(UUID project, UUID scene, UUID to, UUID by) {
+        projects.require(project, by, Right.ASSIGN_SHEETS);
+        sheets.findBySceneIdOrderByPositionAscMadeAtAsc(scene).stream()
+                .filter(sheet -> !sheet.isRemoved() && sheet.state() != SheetState.DONE)
+                .map(StoredSheet::id)
+                .sorted()
+                .forEach(sheet -> give(project, sheet, to, by));
     }
 
     /** @throws Refusal if whoever is to have it is no member, or only looks */

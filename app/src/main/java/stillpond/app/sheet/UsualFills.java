@@ -28,7 +28,10 @@ class UsualFills {
     /** A hand fills a few regions at a time; more of them cost what they cost. */
     private static final int MOST_PLACES = 500;
 
-    private static final String LOCK = "select project_id from sheet where id = :sheet for no key update";
+    /** Until the transaction ends statements are not planned anew each time: planning took longer than what was planned, and there is but one good way to go through each of them. */
+    private static final String LOCK = """
+            select project_id, set_config('plan_cache_mode', 'force_generic_plan', true)
+            from sheet where id = :sheet for no key update""";
 
     /** After the lock, in a statement of its own: it sees what whoever had the turn before has done. */
     private static final String READ = """
@@ -36,9 +39,9 @@ class UsualFills {
                 s.state <> 'DONE' and l.is_current and not t.is_locked
                     and not exists (select from change where id = :change)
                     and not exists (select from cell_group g where g.layer_id = l.id and g.is_locked) as is_usual,
-                (select count(*) from swatch w join card c on c.id = w.card_id
-                    where w.id = any(cast(:swatches as uuid[])) and w.removed_at is null
-                    and c.project_id = s.project_id and c.removed_at is null) as on_cards,
+                (select count(*) from unnest(cast(:swatches as uuid[])) as laid (id)
+                    where (select w.removed_at is null and c.removed_at is null and c.project_id = s.project_id
+                        from swatch w join card c on c.id = w.card_id where w.id = laid.id)) as on_cards,
                 worn.cells, worn.fills
             from sheet s
             join layer l on l.sheet_id = s.id
@@ -87,8 +90,10 @@ class UsualFills {
         // What is written here the session does not hear of.
         entities.flush();
         entities.clear();
-        Optional<UUID> project =
-                database.sql(LOCK).param("sheet", sheet).query(UUID.class).optional();
+        Optional<UUID> project = database.sql(LOCK)
+                .param("sheet", sheet)
+                .query((row, number) -> row.getObject(1, UUID.class))
+                .optional();
         UUID[] swatches = laid.stream()
                 .flatMap(fill -> fill.swatches().stream())
                 .distinct()

@@ -1,6 +1,5 @@
 package stillpond.app.shelf;
 
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -14,7 +13,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import stillpond.app.account.Accounts;
 import stillpond.app.account.SignedIn;
-import stillpond.app.project.Members;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.app.sheet.Sheet;
@@ -35,16 +33,13 @@ class ArrangeController {
     private final Sheets all;
     private final SheetWork work;
     private final Projects projects;
-    private final Members members;
     private final Accounts accounts;
 
-    ArrangeController(
-            SheetOrder sheets, Sheets all, SheetWork work, Projects projects, Members members, Accounts accounts) {
+    ArrangeController(SheetOrder sheets, Sheets all, SheetWork work, Projects projects, Accounts accounts) {
         this.sheets = sheets;
         this.all = all;
         this.work = work;
         this.projects = projects;
-        this.members = members;
         this.accounts = accounts;
     }
 
@@ -56,10 +51,6 @@ class ArrangeController {
             @AuthenticationPrincipal SignedIn person,
             Model model) {
         Sheet present = all.get(project, sheet);
-        Map<UUID, String> names = accounts.names(members.of(project).stream()
-                .filter(place -> Right.WORK_ON_SHEETS.isFor(place.role()))
-                .map(Members.Place::account)
-                .toList());
         model.addAttribute("sheet", present);
         model.addAttribute("states", SheetState.values());
         model.addAttribute("holder", present.inHandOf().orElse(null));
@@ -72,7 +63,7 @@ class ArrangeController {
                 "isOwn", present.inHandOf().filter(person.id()::equals).isPresent());
         model.addAttribute("mayCover", projects.may(project, person.id(), Right.KEEP_SHELF));
         model.addAttribute("mayFinish", projects.may(project, person.id(), Right.FINISH_SHEETS));
-        model.addAttribute("people", projects.may(project, person.id(), Right.ASSIGN_SHEETS) ? names : Map.of());
+        model.addAttribute("people", work.mayBeGiven(project, person.id()));
         model.addAttribute("scenes", projects.scenes(project));
         return "shelf/arrange :: arrange";
     }
@@ -173,6 +164,18 @@ class ArrangeController {
             @AuthenticationPrincipal SignedIn person) {
         work.sayOfScene(project, projects.scene(project, scene).id(), state, person.id());
         return BACK;
+    }
+
+    @PostMapping("/scenes/{scene}/give")
+    String giveScene(
+            @PathVariable UUID project,
+            @PathVariable UUID scene,
+            @RequestParam UUID to,
+            @AuthenticationPrincipal SignedIn person,
+            RedirectAttributes told) {
+        return tell(
+                told,
+                () -> work.giveScene(project, projects.scene(project, scene).id(), to, person.id()));
     }
 
     /** Has the sheet stand for the project on the shelf. */

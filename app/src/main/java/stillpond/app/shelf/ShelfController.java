@@ -16,6 +16,7 @@ import stillpond.app.account.SignedIn;
 import stillpond.app.project.Projects;
 import stillpond.app.project.Right;
 import stillpond.app.sheet.SheetState;
+import stillpond.app.sheet.SheetWork;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.refusal.Refusal;
 
@@ -26,12 +27,14 @@ class ShelfController {
     private final Projects projects;
     private final NewProjects newProjects;
     private final Sheets sheets;
+    private final SheetWork work;
 
-    ShelfController(ProjectViews views, Projects projects, NewProjects newProjects, Sheets sheets) {
+    ShelfController(ProjectViews views, Projects projects, NewProjects newProjects, Sheets sheets, SheetWork work) {
         this.views = views;
         this.projects = projects;
         this.newProjects = newProjects;
         this.sheets = sheets;
+        this.work = work;
     }
 
     @GetMapping("/")
@@ -70,6 +73,7 @@ class ShelfController {
         model.addAttribute("project", views.get(project));
         model.addAttribute("states", SheetState.values());
         model.addAttribute("mayFinish", projects.may(project, person.id(), Right.FINISH_SHEETS));
+        model.addAttribute("people", work.mayBeGiven(project, person.id()));
         model.addAttribute("mayRemoveScenes", projects.may(project, person.id(), Right.REMOVE_SCENES));
         model.addAttribute("removedScenes", projects.removedScenes(project));
         model.addAttribute("removedSheets", sheets.removed(project));

@@ -43,7 +43,7 @@ class Story {
                 select done_at, done_by, sheet_id, 'REMARKS', 'Done: ' || body, '', 0
                 from remark where project_id = :project and done_at >= :since
                 union all
-                select made_at, author_id, null, 'HANDED_ON', 'Handed on ' || words, '', 0
+                select made_at, author_id, sheet_id, 'HANDED_ON', 'Handed on ' || words, '', 0
                 from handed_note where project_id = :project and made_at >= :since
                 union all
                 select at, account_id, null, 'MEMBERS', words, '', 0

@@ -95,6 +95,20 @@ class SheetWorkTest {
     }
 
     @Test
+    void aSceneIsGivenAsAWholeButForWhatIsDone() {
+        Sheet second = work.bringSmall(Drawings.threeBoxesLower());
+        String scene = "/projects/" + work.project() + "/scenes/" + work.scene() + "/give";
+        assertThat(lead.get("/projects/" + work.project()).body()).contains("Whom to give all its sheets to");
+        assertThat(colourist.get("/projects/" + work.project()).body()).doesNotContain("Whom to give");
+        assertThat(colourist.submit(scene, "to", id().toString()).statusCode()).isEqualTo(403);
+        lead.submit(at + "/state", "state", "DONE");
+        lead.submit(scene, "to", id().toString());
+        assertThat(now().inHandOf()).isEmpty();
+        assertThat(pond.bean(Sheets.class).get(work.project(), second.id()).inHandOf())
+                .contains(id());
+    }
+
+    @Test
     void whatIsSaidOfASceneIsSaidOfItsSheetsAndDoneOnlyByALead() {
         Sheet second = work.bringSmall(Drawings.threeBoxesLower());
         String scene = "/projects/" + work.project() + "/scenes/" + work.scene() + "/state";

@@ -58,6 +58,17 @@ class StoryTest {
     }
 
     @Test
+    void whoTookAFileOfASheetIsTold() {
+        lead.get(work.address(sheet) + "/export/flats.png");
+        lead.get(work.address(sheet) + "/export/palette/CSV");
+        lead.get(work.address(sheet) + "/small.png");
+        String told =
+                lead.get(at + "?each=true&what=HANDED_ON&sheet=" + sheet.id()).body();
+        assertThat(told.split("Handed on ", -1)).hasSize(3);
+        assertThat(told).contains("Handed on " + sheet.title(), ".png", work.person());
+    }
+
+    @Test
     void whoChangedARegionLastIsTold() {
         String by = work.address(sheet) + "/laid-by?layer=" + sheet.layer().id() + "&cell=";
         List<String> told = IntStream.range(0, sheet.layer().cellCount())

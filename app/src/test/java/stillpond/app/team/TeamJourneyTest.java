@@ -26,6 +26,7 @@ class TeamJourneyTest {
     private static final Pattern LINK = Pattern.compile("(/join/[A-Za-z0-9_-]{43})\"");
     private static final Pattern PROJECT = Pattern.compile("/projects/([0-9a-f-]{36})");
     private static final Pattern SWATCH = Pattern.compile("option value=\"([0-9a-f-]{36})\"");
+    private static final Pattern LEAVING = Pattern.compile("members/([0-9a-f-]{36})/hand-over");
     private static final Pattern REMARK = Pattern.compile("remarks/([0-9a-f-]{36})/DONE");
 
     @Test
@@ -62,8 +63,12 @@ class TeamJourneyTest {
             assertThat(lead.get(at + "/story?each=true").body())
                     .contains("Wren joined as a colourist", "Teal", "Done: The last box, too");
 
-            lead.submit("/shelf/" + project + "/remove");
+            String team = lead.get(at + "/members").body();
+            lead.submit(at + "/members/" + found(LEAVING, team) + "/remove");
             assertThat(wren.get(at).statusCode()).isEqualTo(404);
+            assertThat(lead.get(at + "/story?each=true").body()).contains("Wren", "Removed Wren");
+            lead.submit("/shelf/" + project + "/remove");
+            assertThat(lead.get(at).statusCode()).isEqualTo(404);
         }
     }
 

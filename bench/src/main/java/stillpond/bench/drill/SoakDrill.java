@@ -10,8 +10,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Queue;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -43,6 +46,7 @@ final class SoakDrill {
     private final AtomicBoolean isOver = new AtomicBoolean();
     private final AtomicLong fills = new AtomicLong();
     private final AtomicLong looks = new AtomicLong();
+    private final Queue<String> failures = new ConcurrentLinkedQueue<>();
 
     /** @param between two measurements */
     SoakDrill(ServedProcess pond, int people, Duration length, Duration between) {
@@ -63,8 +67,8 @@ final class SoakDrill {
      */
     record Held(double heapMb, int threads, int files, int connections, int sessions, int spooled) {}
 
-    /** @throws IllegalStateException from its making if anything has grown, or nobody did anything */
-    record Figures(long fills, long looks, Held early, Held late) {
+    /** @throws IllegalStateException from its making if anything has grown, nobody did anything, or anything was not answered as it should be */
+    record Figures(long fills, long looks, Held early, Held late, List<String> failures) {
         Figures {
             boolean hasGrown = late.heapMb > early.heapMb * 1.2 + 10
                     || late.threads > early.threads + 10
@@ -72,8 +76,8 @@ final class SoakDrill {
                     || late.connections > early.connections + 5
                     || late.sessions > early.sessions + 5
                     || late.spooled > early.spooled + 5;
-            if (hasGrown || fills == 0 || looks == 0) {
-                throw new IllegalStateException(words(fills, looks, early, late));
+            if (hasGrown || fills == 0 || looks == 0 || !failures.isEmpty()) {
+                throw new IllegalStateException(words(fills, looks, early, late) + failures);
             }
         }
 
@@ -107,7 +111,9 @@ final class SoakDrill {
         Instant end = Instant.now().plus(length);
         while (Instant.now().isBefore(end)) {
             Thread.sleep(between.toMillis());
-            held.add(measure());
+            Held now = measure();
+            System.out.println(Instant.now() + " " + fills + " fills, " + failures.size() + " failures, " + now);
+            held.add(now);
         }
         isOver.set(true);
         for (Future<?> each : working) {
@@ -119,7 +125,8 @@ final class SoakDrill {
                 fills.get(),
                 looks.get(),
                 mean(held.subList(quarter, Math.min(held.size(), 2 * quarter))),
-                mean(held.subList(held.size() - quarter, held.size())));
+                mean(held.subList(held.size() - quarter, held.size())),
+                List.copyOf(failures));
     }
 
     private void work(DemoMember member, String sheet, Random random) throws Exception {
@@ -131,19 +138,30 @@ final class SoakDrill {
                     + desk.laying(
                             UUID.randomUUID(), random.nextInt(desk.swatches().size()), random.nextInt(desk.cells()))
                     + "]";
-            require(member.post(sheet + "/changes", change));
-            fills.incrementAndGet();
+            if (isAnswered(() -> member.post(sheet + "/changes", change))) {
+                fills.incrementAndGet();
+            }
             if (i % FILLS_BETWEEN_PAGES == 0) {
-                require(member.get(project + PAGES.get(random.nextInt(PAGES.size()))));
-                looks.incrementAndGet();
+                String page = PAGES.get(random.nextInt(PAGES.size()));
+                if (isAnswered(() -> member.get(project + page))) {
+                    looks.incrementAndGet();
+                }
             }
         }
     }
 
-    private static void require(HttpResponse<String> answer) {
-        if (answer.statusCode() != 200) {
-            throw new IllegalStateException(answer.statusCode() + ": " + answer.body());
+    /** What goes wrong is kept, and the others go on: an hour of figures is not lost with one answer. */
+    private boolean isAnswered(Callable<HttpResponse<String>> request) {
+        try {
+            HttpResponse<String> answer = request.call();
+            if (answer.statusCode() == 200) {
+                return true;
+            }
+            failures.add(Instant.now() + ": " + answer.statusCode() + " " + answer.body());
+        } catch (Exception e) {
+            failures.add(Instant.now() + ": " + e);
         }
+        return false;
     }
 
     private Held measure() throws Exception {
