@@ -20,6 +20,7 @@ import java.util.regex.Pattern;
 public final class DemoMember {
 
     private static final Pattern TOKEN = Pattern.compile("name=\"csrf-token\" content=\"([^\"]+)\"");
+    private static final Pattern INVITATION = Pattern.compile("(/join/[A-Za-z0-9_-]{43})\"");
     private static final Pattern PROJECT = Pattern.compile("href=\"(/projects/[0-9a-f-]{36})\"");
     private static final Pattern LAYER = Pattern.compile("\"layer\":\\{\"id\":\"([0-9a-f-]{36})\"");
     private static final Pattern CELLS = Pattern.compile("\"cellCount\":(\\d+)");
@@ -42,6 +43,26 @@ public final class DemoMember {
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(BodyPublishers.ofString("who=" + who)));
         token = first(TOKEN, get("/").body());
+    }
+
+    private DemoMember(String url) {
+        this.url = url;
+    }
+
+    /** Somebody with an account of their own, whom this lead invites to a project: nobody has more than a share of the server, so fifty people are fifty accounts. */
+    public DemoMember invite(String project) throws IOException, InterruptedException {
+        submit(project + "/members/invite", "role=COLOURIST");
+        String link = first(INVITATION, get(project + "/members").body());
+        DemoMember invited = new DemoMember(url);
+        invited.token = first(TOKEN, invited.get(link).body());
+        String name = "hand" + UUID.randomUUID().toString().substring(0, 8);
+        HttpResponse<String> joined = invited.submit(
+                link + "/account", "name=" + name + "&shown=" + name + "&password=four+quiet+words+here");
+        if (joined.statusCode() != 302) {
+            throw new IllegalStateException("Nobody could join: " + joined.statusCode() + " " + joined.body());
+        }
+        invited.token = first(TOKEN, invited.get("/").body());
+        return invited;
     }
 
     /**

@@ -102,7 +102,8 @@ final class LoadBench {
         ExecutorService threads = Executors.newFixedThreadPool(load.people);
         List<Person> people = new ArrayList<>();
         for (int i = 0; i < load.people; i++) {
-            people.add(new Person(i, nodes.get(i % nodes.size())));
+            DemoMember lead = new DemoMember(nodes.get(i % nodes.size()), "lead");
+            people.add(new Person(i, lead.invite(lead.project())));
         }
         fill(threads, people, load.warmUp, QUICKER_WHILE_WARMING);
         fill(threads, people, load.settling, 1);
@@ -147,7 +148,7 @@ final class LoadBench {
         }
     }
 
-    /** One session of a demo person, at one of the demo's sheets. */
+    /** Somebody at one of the demo's sheets. */
     private final class Person {
 
         private final DemoMember member;
@@ -155,9 +156,9 @@ final class LoadBench {
         private final String sheet;
         private final DemoMember.Desk desk;
 
-        Person(int number, String node) throws Exception {
+        Person(int number, DemoMember member) throws Exception {
+            this.member = member;
             random = new Random(number);
-            member = new DemoMember(node, number % 2 == 0 ? "colourist" : "lead");
             List<String> sheets = member.sheets();
             sheet = sheets.get(number % sheets.size());
             desk = member.desk(sheet);

@@ -1,6 +1,5 @@
 package stillpond.app.export;
 
-import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -14,7 +13,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.web.servlet.AsyncHandlerInterceptor;
+import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -22,7 +21,7 @@ import stillpond.app.account.SignedIn;
 
 /** Has the story of a project tell who took which file of it; told where the answer is made, so that no new kind of file is forgotten. */
 @Configuration(proxyBeanMethods = false)
-class GivenFiles implements WebMvcConfigurer, AsyncHandlerInterceptor {
+class GivenFiles implements WebMvcConfigurer, HandlerInterceptor {
 
     private final JdbcClient database;
     private final Clock clock;
@@ -40,22 +39,10 @@ class GivenFiles implements WebMvcConfigurer, AsyncHandlerInterceptor {
                 .excludePathPatterns("/projects/*/story/**", "/projects/*/hand-on/jobs/**");
     }
 
-    /** Of a file that is sent while it is made, when its making has begun. */
-    @Override
-    public void afterConcurrentHandlingStarted(
-            HttpServletRequest request, HttpServletResponse response, Object handler) {
-        note(request, response);
-    }
-
+    /** Once for each answer: of a file that is sent while it is made, when all of it has been. */
     @Override
     public void afterCompletion(
             HttpServletRequest request, HttpServletResponse response, Object handler, Exception problem) {
-        if (request.getDispatcherType() == DispatcherType.REQUEST) {
-            note(request, response);
-        }
-    }
-
-    private void note(HttpServletRequest request, HttpServletResponse response) {
         String disposition = response.getHeader(HttpHeaders.CONTENT_DISPOSITION);
         Authentication present = SecurityContextHolder.getContext().getAuthentication();
         if (disposition == null

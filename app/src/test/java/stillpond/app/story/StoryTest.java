@@ -60,7 +60,7 @@ class StoryTest {
     @Test
     void whoTookAFileOfASheetIsTold() {
         lead.get(work.address(sheet) + "/export/flats.png");
-        lead.get(work.address(sheet) + "/export/palette/CSV");
+        lead.get(work.address(sheet) + "/hand-on/palette/CSV");
         lead.get(work.address(sheet) + "/small.png");
         String told =
                 lead.get(at + "?each=true&what=HANDED_ON&sheet=" + sheet.id()).body();

@@ -94,16 +94,17 @@ final class SoakDrill {
 
     Figures run() throws Exception {
         String url = pond.url();
-        List<String> sheets = new DemoMember(url, "lead").sheets();
+        DemoMember lead = new DemoMember(url, "lead");
+        String project = lead.project();
+        List<String> sheets = lead.sheets(project);
         ExecutorService threads = Executors.newFixedThreadPool(people);
         List<Future<?>> working = new ArrayList<>();
         for (int i = 0; i < people; i++) {
-            int number = i;
+            DemoMember member = lead.invite(project);
+            String sheet = sheets.get(i % sheets.size());
+            Random random = new Random(i);
             working.add(threads.submit(() -> {
-                work(
-                        new DemoMember(url, number % 2 == 0 ? "lead" : "colourist"),
-                        sheets.get(number % sheets.size()),
-                        new Random(number));
+                work(member, project, sheet, random);
                 return null;
             }));
         }
@@ -129,9 +130,8 @@ final class SoakDrill {
                 List.copyOf(failures));
     }
 
-    private void work(DemoMember member, String sheet, Random random) throws Exception {
+    private void work(DemoMember member, String project, String sheet, Random random) throws Exception {
         DemoMember.Desk desk = member.desk(sheet);
-        String project = sheet.substring(0, sheet.indexOf("/sheets/"));
         for (int i = 1; !isOver.get(); i++) {
             Thread.sleep(200 + random.nextInt(800));
             String change = "["
