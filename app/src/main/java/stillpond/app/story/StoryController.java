@@ -3,6 +3,7 @@ package stillpond.app.story;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,7 +51,7 @@ class StoryController {
         this.sheets = sheets;
     }
 
-    /** @param each whether every step is told, or each day @param from how many rows are passed over */
+    /** @param each whether every step is told, or each day @param from how many steps are passed over @param day the latest that is told, if days are; left out for today */
     @GetMapping
     String page(
             @PathVariable UUID project,
@@ -60,6 +61,7 @@ class StoryController {
             @RequestParam(defaultValue = "30") int days,
             @RequestParam(defaultValue = "false") boolean each,
             @RequestParam(defaultValue = "0") int from,
+            @RequestParam Optional<LocalDate> day,
             @AuthenticationPrincipal SignedIn reader,
             Model model) {
         Story.Filter filter = filter(project, person, sheet, what, days, reader);
@@ -72,11 +74,17 @@ class StoryController {
         model.addAttribute("whats", Story.What.values());
         model.addAttribute("people", people(project));
         model.addAttribute("sheets", sheets.inReadingOrder(project));
-        // One more than is shown tells whether there are more.
-        List<?> rows =
-                each ? story.steps(project, filter, first, PAGE + 1) : story.days(project, filter, first, PAGE + 1);
-        model.addAttribute("rows", rows.subList(0, Math.min(PAGE, rows.size())));
-        model.addAttribute("isMore", rows.size() > PAGE);
+        if (each) {
+            // One more than is shown tells whether there are more.
+            List<Story.Step> rows = story.steps(project, filter, first, PAGE + 1);
+            model.addAttribute("rows", rows.subList(0, Math.min(PAGE, rows.size())));
+            model.addAttribute("isMore", rows.size() > PAGE);
+        } else {
+            Story.Days told = story.days(project, filter, day, PAGE);
+            model.addAttribute("rows", told.days());
+            model.addAttribute("isLatest", day.isEmpty());
+            model.addAttribute("earlier", told.earlier().orElse(null));
+        }
         return "story/story";
     }
 

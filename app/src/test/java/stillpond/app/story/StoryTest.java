@@ -2,11 +2,14 @@ package stillpond.app.story;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.account.Accounts;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.support.Drawings;
@@ -83,6 +86,27 @@ class StoryTest {
         assertThat(lead.get(at + "?what=FILLS").body())
                 .containsPattern("fills and dams</td>\\s*<td[^>]*>1</td>\\s*<td[^>]*>1</td>")
                 .doesNotContain("Invited");
+    }
+
+    /** Whole days, the latest first, until there are enough of them; then where to go on. */
+    @Test
+    void daysAreToldFromTheLatestBackwards() {
+        pond.bean(JdbcClient.class)
+                .sql("update change set made_at = timestamptz '2026-03-04 10:00Z' where project_id = ?")
+                .param(work.project())
+                .update();
+        Story story = pond.bean(Story.class);
+        Story.Filter all = new Story.Filter(Optional.empty(), Optional.empty(), Optional.empty(), 0, false);
+        Story.Days first = story.days(work.project(), all, Optional.empty(), 1);
+        LocalDate then = LocalDate.of(2026, 3, 4);
+        assertThat(first.earlier()).contains(then);
+        assertThat(first.days()).extracting(Story.Day::what).containsOnly(Story.What.REMARKS);
+        Story.Days second = story.days(work.project(), all, first.earlier(), 1);
+        assertThat(second.earlier()).isEmpty();
+        assertThat(second.days()).extracting(Story.Day::day).containsOnly(then);
+        assertThat(second.days()).extracting(Story.Day::cells).contains(1L);
+        assertThat(lead.get(at + "?day=2026-03-04&days=0").body()).contains("4 Mar 2026", "To the latest");
+        assertThat(lead.get(at).body()).as("the last 30 days").doesNotContain("4 Mar 2026");
     }
 
     @Test
