@@ -16,6 +16,8 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -31,6 +33,7 @@ public class Background {
     private static final LocalTime NIGHT = LocalTime.of(3, 0);
 
     private final Scheduler scheduler;
+    private final ExecutorService puttingOff = Executors.newSingleThreadExecutor(Background::daemon);
     private final List<BackgroundTask> tasks;
     private volatile boolean isStopping;
 
@@ -73,13 +76,27 @@ public class Background {
     @PreDestroy
     void stop() {
         isStopping = true;
+        puttingOff.shutdown();
         scheduler.stop();
     }
 
-    /** Has something done at a time, and not before: asking again puts it off. @param task its name */
+    /**
+     * Has something done at a time, and not before: asking again puts it off. Soon, and not at once: whoever asks when a transaction has been committed still has its connection, and as many of them as
+     * there are connections would wait for one more each.
+     *
+     * @param task its name
+     */
     public void putOff(String task, UUID id, Instant until) {
-        scheduler.schedule(
-                new TaskInstance<>(task, id.toString()), until, SchedulerClient.ScheduleOptions.WHEN_EXISTS_RESCHEDULE);
+        puttingOff.execute(() -> scheduler.schedule(
+                new TaskInstance<>(task, id.toString()),
+                until,
+                SchedulerClient.ScheduleOptions.WHEN_EXISTS_RESCHEDULE));
+    }
+
+    private static Thread daemon(Runnable work) {
+        Thread thread = new Thread(work, "put-off");
+        thread.setDaemon(true);
+        return thread;
     }
 
     /** What is under way already is not begun again. @param task its name */
