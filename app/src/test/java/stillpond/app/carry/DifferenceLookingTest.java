@@ -79,20 +79,25 @@ class DifferenceLookingTest {
     /** One that took a second connection beside that of its transaction would wait for ever when all who fill do so at once. */
     @Test
     void aFillIsContentWithTheLastConnection() throws SQLException {
-        Sheet fresh = work.bringToDesk(Drawings.person("translate(80 0)"));
+        // Looked at just now, so that the next fill puts it off anew.
+        looking.run(next.id(), () -> {});
+        pond.bean(JdbcClient.class)
+                .sql("delete from scheduled_tasks where task_instance = ?")
+                .param(next.id().toString())
+                .update();
         HikariDataSource database = pond.bean(HikariDataSource.class);
         List<Connection> others = new ArrayList<>();
         try {
             for (int i = 1; i < database.getMaximumPoolSize(); i++) {
                 others.add(database.getConnection());
             }
-            work.lay(fresh, work.coat().id(), 1005, 850);
+            work.lay(next, work.scarf().id(), 1125, 850);
         } finally {
             for (Connection other : others) {
                 other.close();
             }
         }
-        await().until(() -> due(fresh), Optional::isPresent);
+        await().until(() -> due(next), Optional::isPresent);
     }
 
     private Optional<Instant> due(Sheet sheet) {
