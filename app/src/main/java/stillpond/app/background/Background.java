@@ -76,8 +76,9 @@ public class Background {
     @PreDestroy
     void stop() {
         isStopping = true;
-        puttingOff.shutdown();
+        // What is under way here may still put something off.
         scheduler.stop();
+        puttingOff.shutdown();
     }
 
     /**

@@ -21,7 +21,7 @@ class Story {
 
     /**
      * How a change, an answer and so on become rows of one kind; native, since a page of them is asked for at once. Of changes, of which a studio makes hundreds of thousands, no more are looked at than
-     * are told.
+     * are told, and all sheets of the last of them.
      */
     private static final String TOLD = """
             with told as (
@@ -41,7 +41,7 @@ class Story {
                   and (cast(:person as uuid) is null or c.author_id = cast(:person as uuid))
                   and (cast(:sheet as uuid) is null or of_sheet.sheet = cast(:sheet as uuid))
                   and (:what = '' or coalesce(of_sheet.what, 'SHEETS') = :what)
-                order by c.made_at desc limit cast(:reach as bigint))
+                order by c.made_at desc fetch first (cast(:reach as bigint)) rows with ties)
                 union all
                 select made_at, author_id, sheet_id, 'REMARKS', 'Said: ' || body, '', 0
                 from remark where project_id = :project
@@ -77,6 +77,9 @@ class Story {
                 (select max(done_at) from remark where project_id = :project and done_at < :until),
                 (select max(made_at) from handed_note where project_id = :project and made_at < :until),
                 (select max(at) from audit where project_id = :project and at < :until))""";
+
+    /** More changes than any day has. */
+    private static final int ALL = Integer.MAX_VALUE;
 
     /** Later than anything. */
     private static final Instant NEVER = Instant.parse("9999-01-01T00:00:00Z");
@@ -182,7 +185,7 @@ class Story {
 
                         select who, title, what, count(*) as steps, sum(cells) as cells
                         from named group by who, title, what order by who, title, what""")
-                .param("reach", null)
+                .param("reach", ALL)
                 .query((row, number) -> new Day(
                         day,
                         row.getString("who"),

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -86,6 +87,32 @@ class StoryTest {
         assertThat(lead.get(at + "?what=FILLS").body())
                 .containsPattern("fills and dams</td>\\s*<td[^>]*>1</td>\\s*<td[^>]*>1</td>")
                 .doesNotContain("Invited");
+    }
+
+    /** Of a change of several sheets none is told twice or left out, wherever a page ends. */
+    @Test
+    void stepsAreTheSameByPagesAndAtOnce() {
+        Sheet second = work.bringSmall(Drawings.threeBoxesLower());
+        JdbcClient database = pond.bean(JdbcClient.class);
+        database.sql("""
+                        insert into effect (change_id, position, kind, sheet_id, layer_id, cells, before, after)
+                        select change_id, 1, kind, ?, layer_id, cells, before, after
+                        from effect where sheet_id = ? and kind = 'FILLED'""").params(second.id(), sheet.id()).update();
+        Story story = pond.bean(Story.class);
+        Story.Filter fills =
+                new Story.Filter(Optional.empty(), Optional.empty(), Optional.of(Story.What.FILLS), 0, false);
+        for (List<UUID> inOrder : List.of(List.of(sheet.id(), second.id()), List.of(second.id(), sheet.id()))) {
+            for (int i = 0; i < inOrder.size(); i++) {
+                database.sql("update sheet set title = ? where id = ?")
+                        .params("Sheet " + i, inOrder.get(i))
+                        .update();
+            }
+            List<String> byPages = IntStream.range(0, 2)
+                    .mapToObj(from ->
+                            story.steps(work.project(), fills, from, 1).get(0).sheet())
+                    .toList();
+            assertThat(byPages).containsExactly("Sheet 0", "Sheet 1");
+        }
     }
 
     /** Whole days, the latest first, until there are enough of them; then where to go on. */
