@@ -36,8 +36,11 @@ class SessionTouch {
         return sessions -> sessions.setUpdateSessionQuery(UPDATE);
     }
 
-    /** Each statement about a session stands for itself: a transaction around it would be two more messages with each request, and a session of which a part is missing is that of nobody. */
-    @Bean
+    /**
+     * Each statement about a session stands for itself: a transaction around it would be two more messages with each request, and a session of which a part is missing is that of nobody. For sessions
+     * alone: whoever else asks for a template gets the usual one.
+     */
+    @Bean(defaultCandidate = false)
     TransactionOperations springSessionTransactionOperations(PlatformTransactionManager transactions) {
         TransactionTemplate apart = new TransactionTemplate(transactions);
         apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_NOT_SUPPORTED);
