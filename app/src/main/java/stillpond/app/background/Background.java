@@ -3,6 +3,7 @@ package stillpond.app.background;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
@@ -13,7 +14,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
@@ -24,7 +28,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** Does work one piece after the other, on whichever node is free; after a restart it goes on where it was. */
+/** Does the work of each lane one piece after the other, on whichever node is free; after a restart it goes on where it was. */
 @Component
 public class Background {
 
@@ -32,16 +36,27 @@ public class Background {
     /** Of UTC: somebody is awake at any hour, and hardly anybody at all of them. */
     private static final LocalTime NIGHT = LocalTime.of(3, 0);
 
-    private final Scheduler scheduler;
+    private final Map<Lane, Scheduler> lanes = new EnumMap<>(Lane.class);
     private final ExecutorService puttingOff = Executors.newSingleThreadExecutor(Background::daemon);
     private final List<BackgroundTask> tasks;
     private volatile boolean isStopping;
 
     Background(DataSource database, ObjectProvider<BackgroundTask> tasks, ObjectProvider<DailyTask> daily) {
         this.tasks = tasks.orderedStream().toList();
-        List<OneTimeTask<Void>> known = this.tasks.stream().map(this::scheduled).toList();
-        this.scheduler = Scheduler.create(database, List.copyOf(known))
-                .startTasks(daily.orderedStream().map(Background::nightly).toList())
+        for (Lane lane : Lane.values()) {
+            List<RecurringTask<Void>> nightly = lane == Lane.LONG
+                    ? daily.orderedStream().map(Background::nightly).toList()
+                    : List.of();
+            lanes.put(lane, scheduler(lane, database, nightly));
+        }
+    }
+
+    private Scheduler scheduler(Lane lane, DataSource database, List<RecurringTask<Void>> nightly) {
+        List<Task<?>> known = new ArrayList<>();
+        tasks.stream().filter(task -> task.lane() == lane).map(this::scheduled).forEach(known::add);
+        return Scheduler.create(database, known)
+                .tableName(lane.table())
+                .startTasks(nightly)
                 .threads(1)
                 .pollingInterval(Duration.ofSeconds(1))
                 .heartbeatInterval(Duration.ofSeconds(5))
@@ -69,7 +84,7 @@ public class Background {
 
     @EventListener(ApplicationReadyEvent.class)
     void start() {
-        scheduler.start();
+        lanes.values().forEach(Scheduler::start);
         tasks.forEach(task -> task.unfinished().forEach(id -> begin(task.name(), id)));
     }
 
@@ -77,7 +92,7 @@ public class Background {
     void stop() {
         isStopping = true;
         // What is under way here may still put something off.
-        scheduler.stop();
+        lanes.values().forEach(Scheduler::stop);
         puttingOff.shutdown();
     }
 
@@ -88,10 +103,10 @@ public class Background {
      * @param task its name
      */
     public void putOff(String task, UUID id, Instant until) {
-        puttingOff.execute(() -> scheduler.schedule(
-                new TaskInstance<>(task, id.toString()),
-                until,
-                SchedulerClient.ScheduleOptions.WHEN_EXISTS_RESCHEDULE));
+        puttingOff.execute(() -> of(task).schedule(
+                        new TaskInstance<>(task, id.toString()),
+                        until,
+                        SchedulerClient.ScheduleOptions.WHEN_EXISTS_RESCHEDULE));
     }
 
     private static Thread daemon(Runnable work) {
@@ -102,6 +117,14 @@ public class Background {
 
     /** What is under way already is not begun again. @param task its name */
     public void begin(String task, UUID id) {
-        scheduler.scheduleIfNotExists(new TaskInstance<>(task, id.toString()), Instant.now());
+        of(task).scheduleIfNotExists(new TaskInstance<>(task, id.toString()), Instant.now());
+    }
+
+    private Scheduler of(String name) {
+        BackgroundTask known = tasks.stream()
+                .filter(task -> task.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+        return lanes.get(known.lane());
     }
 }

@@ -9,6 +9,10 @@ public interface BackgroundTask {
     /** By which it is known; never changed, since what is waiting is kept under it. */
     String name();
 
+    default Lane lane() {
+        return Lane.LONG;
+    }
+
     /** Does it, or goes on with it where it was left. A failure, or a node that stops, has it run again a little later. */
     void run(UUID id, Node node);
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -98,6 +99,8 @@ class DifferenceLooking implements BackgroundTask {
             }
         } catch (NoSuchElementException gone) {
             LOG.debug("Sheet {} is not there any more", id);
+        } catch (CancellationException stopping) {
+            throw stopping;
         } catch (RuntimeException fault) {
             // It is looked at again when somebody works on it; trying over and over would hold up what others wait for.
             LOG.warn("Sheet {} could not be compared with others", id, fault);

@@ -1,12 +1,6 @@
 package stillpond.app.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.Mockito.mock;
-import static org.mockito.Mockito.never;
-import static org.mockito.Mockito.times;
-import static org.mockito.Mockito.verify;
-import static org.mockito.Mockito.when;
 
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -18,10 +12,8 @@ import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
-import stillpond.app.support.Work;
 import stillpond.core.format.ImageLimits;
 import stillpond.core.format.LineArtReader;
-import stillpond.core.format.UnreadableFile;
 import stillpond.core.ink.InkSettings;
 import stillpond.core.ink.Pencil;
 import stillpond.core.ink.Picture;
@@ -52,25 +44,5 @@ class AnalysesTest {
         LineArt.writeSettings(settings, new DataOutputStream(written));
         assertThat(LineArt.readSettings(new DataInputStream(new ByteArrayInputStream(written.toByteArray()))))
                 .isEqualTo(settings);
-    }
-
-    @Test
-    void aSheetWhoseAnalysisWasStoppedIsNotTriedEachTimeItIsOpened() {
-        Sheet sheet = Work.begin(pond).bringSmall(Drawings.threeBoxes());
-        Sheets sheets = mock(Sheets.class);
-        when(sheets.get(any(), any())).thenReturn(sheet);
-        Planes planes = mock(Planes.class);
-        Analyses analyses = mock(Analyses.class);
-        when(analyses.whole(any(), any(), any(), any(), any())).thenThrow(new UnreadableFile("It takes too long."));
-        LayerCuts cuts = mock(LayerCuts.class);
-        Sharpening sharpening =
-                new Sharpening(sheets, cuts, planes, analyses, ImageLimits.DEFAULT, new VisibleInks(planes));
-        sharpening.soon(sheet);
-        sharpening.finish();
-        sharpening.soon(sheet);
-        sharpening.finish();
-        verify(analyses, times(1)).whole(any(), any(), any(), any(), any());
-        verify(cuts, never()).sharpen(any(), any(), any());
-        sharpening.stop();
     }
 }

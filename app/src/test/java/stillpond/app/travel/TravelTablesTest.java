@@ -35,6 +35,7 @@ class TravelTablesTest {
             "spring_session_attributes",
             "flyway_schema_history",
             "scheduled_tasks",
+            "scheduled_prompt_tasks",
             "sheet_difference",
             "consistency_signed",
             "carry_run",
