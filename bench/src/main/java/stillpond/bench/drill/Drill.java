@@ -15,6 +15,7 @@ final class Drill {
 
     private static final int KILLS_OF_SERVER = 100;
     private static final int KILLS_OF_DATABASE = 30;
+    private static final int STOPS = 20;
     private static final int FILES = 2000;
     private static final int SECONDS_OF_ABUSE = 30;
     private static final int ABUSERS = 24;
@@ -23,11 +24,11 @@ final class Drill {
 
     private Drill() {}
 
-    /** @param args the parts to do: {@code server}, {@code database}, {@code files}, {@code strangers}, {@code abuse},
-     *     {@code soak}; none: all but the last, which takes an hour; with a number after a sign of equality so many kills, files, seconds or minutes */
+    /** @param args the parts to do: {@code server}, {@code database}, {@code stop}, {@code files}, {@code strangers},
+     *     {@code abuse}, {@code soak}; none: all but the last, which takes an hour; with a number after a sign of equality so many kills, files, seconds or minutes */
     public static void main(String[] args) throws Exception {
         List<String> parts =
-                args.length == 0 ? List.of("strangers", "abuse", "files", "server", "database") : List.of(args);
+                args.length == 0 ? List.of("strangers", "abuse", "files", "stop", "server", "database") : List.of(args);
         Path jar = Path.of(System.getenv("POND_DRILL_JAR"));
         try (ServedProcess pond = new ServedProcess(jar, ServedDatabase.ofEnvironment())) {
             for (String part : parts) {
@@ -49,6 +50,13 @@ final class Drill {
                         })
                         .run();
             case "database" -> new KillDrill(pond, count.applyAsInt(KILLS_OF_DATABASE), Drill::killDatabase).run();
+            case "stop" ->
+                new KillDrill(pond, count.applyAsInt(STOPS), () -> {
+                            pond.close();
+                            pond.start();
+                        })
+                        .run()
+                        .inGoodOrder();
             case "files" -> new FileDrill(pond, true, count.applyAsInt(FILES)).run();
             case "strangers" -> new StrangerDrill(pond).run();
             case "abuse" -> new AbuseDrill(pond, count.applyAsInt(SECONDS_OF_ABUSE), ABUSERS).run();

@@ -1,6 +1,7 @@
 package stillpond.bench.drill;
 
 import java.io.IOException;
+import java.net.ConnectException;
 import java.net.http.HttpResponse;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -14,6 +15,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import stillpond.bench.DemoMember;
 import stillpond.bench.DemoMember.Desk;
 import stillpond.bench.ServedProcess;
@@ -34,6 +36,8 @@ final class KillDrill {
     private final int kills;
     private final Kill kill;
     private final Set<UUID> acknowledged = ConcurrentHashMap.newKeySet();
+    private final AtomicInteger faults = new AtomicInteger();
+    private final AtomicInteger cutOff = new AtomicInteger();
     private final AtomicBoolean isOver = new AtomicBoolean();
 
     KillDrill(ServedProcess pond, int kills, Kill kill) {
@@ -47,8 +51,13 @@ final class KillDrill {
         void run() throws Exception;
     }
 
-    /** @throws IllegalStateException from its making if a promise is broken */
-    record Figures(int kills, int acknowledged, int lost, int doubled, Replay.Figures replayed) {
+    /**
+     * @param faults answers that say that something went wrong (500 and above)
+     * @param cutOff requests that were begun and never answered
+     * @throws IllegalStateException from its making if a promise is broken
+     */
+    record Figures(
+            int kills, int acknowledged, int lost, int doubled, int faults, int cutOff, Replay.Figures replayed) {
         Figures {
             if (acknowledged < kills || lost > 0 || doubled > 0) {
                 throw new IllegalStateException(
@@ -59,7 +68,15 @@ final class KillDrill {
         @Override
         public String toString() {
             return kills + " kills, " + acknowledged + " acknowledged changes: lost " + lost + ", doubled " + doubled
-                    + "; " + replayed;
+                    + "; " + faults + " faults, " + cutOff + " cut off; " + replayed;
+        }
+
+        /** @throws IllegalStateException if something was not ended in good order, as it is when a node is told to stop */
+        Figures inGoodOrder() {
+            if (faults > 0 || cutOff > 0) {
+                throw new IllegalStateException("Not in good order: " + this);
+            }
+            return this;
         }
     }
 
@@ -129,6 +146,9 @@ final class KillDrill {
         while (true) {
             try {
                 HttpResponse<String> answer = member.post(desk.address() + "/changes", "[" + change + "]");
+                if (answer.statusCode() >= 500) {
+                    faults.incrementAndGet();
+                }
                 if (answer.statusCode() == 200) {
                     boolean isMade = answer.body().contains("\"made\"");
                     if (isMade) {
@@ -136,8 +156,10 @@ final class KillDrill {
                     }
                     return isMade;
                 }
-            } catch (IOException away) {
+            } catch (ConnectException away) {
                 // As a desk does, it is sent again.
+            } catch (IOException broken) {
+                cutOff.incrementAndGet();
             }
             Thread.sleep(RETRY_MS);
         }
@@ -156,6 +178,6 @@ final class KillDrill {
             }
         }
         Replay.Figures replayed = replay.run();
-        return new Figures(kills, acknowledged.size(), missing.size(), doubled, replayed);
+        return new Figures(kills, acknowledged.size(), missing.size(), doubled, faults.get(), cutOff.get(), replayed);
     }
 }
