@@ -46,6 +46,11 @@ final class LoadBench {
         int inAll() {
             return warmUp + settling + fills;
         }
+
+        /** The same, with as many fills to get warm for each of some nodes. */
+        Load onNodes(int count) {
+            return new Load(people, warmUp * count, settling, fills);
+        }
     }
 
     /**
@@ -91,7 +96,8 @@ final class LoadBench {
                 others.add(other);
                 nodes.add(other.url());
             }
-            System.out.println(nodes.size() + " nodes, " + new LoadBench(nodes, database, FULL).run());
+            System.out.println(
+                    nodes.size() + " nodes, " + new LoadBench(nodes, database, FULL.onNodes(nodes.size())).run());
         } finally {
             others.forEach(ServedProcess::close);
         }

@@ -20,6 +20,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.ReadWriteLock;
+import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -43,6 +45,12 @@ final class SoakDrill {
     private final int people;
     private final Duration length;
     private final Duration between;
+    /**
+     * Taken to read by everybody who asks for something, and to write while it is measured: collecting the heap stops the application, on a machine that has put memory aside for half a minute, and
+     * who waited all that time for a connection would be told that there is none.
+     */
+    private final ReadWriteLock measuring = new ReentrantReadWriteLock();
+
     private final AtomicBoolean isOver = new AtomicBoolean();
     private final AtomicLong fills = new AtomicLong();
     private final AtomicLong looks = new AtomicLong();
@@ -112,7 +120,13 @@ final class SoakDrill {
         Instant end = Instant.now().plus(length);
         while (Instant.now().isBefore(end)) {
             Thread.sleep(between.toMillis());
-            Held now = measure();
+            measuring.writeLock().lock();
+            Held now;
+            try {
+                now = measure();
+            } finally {
+                measuring.writeLock().unlock();
+            }
             System.out.println(Instant.now() + " " + fills + " fills, " + failures.size() + " failures, " + now);
             held.add(now);
         }
@@ -152,6 +166,7 @@ final class SoakDrill {
 
     /** What goes wrong is kept, and the others go on: an hour of figures is not lost with one answer. */
     private boolean isAnswered(Callable<HttpResponse<String>> request) {
+        measuring.readLock().lock();
         try {
             HttpResponse<String> answer = request.call();
             if (answer.statusCode() == 200) {
@@ -160,6 +175,8 @@ final class SoakDrill {
             failures.add(Instant.now() + ": " + answer.statusCode() + " " + answer.body());
         } catch (Exception e) {
             failures.add(Instant.now() + ": " + e);
+        } finally {
+            measuring.readLock().unlock();
         }
         return false;
     }
