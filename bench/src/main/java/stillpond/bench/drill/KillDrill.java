@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.net.ConnectException;
 import java.net.http.HttpResponse;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -37,7 +39,7 @@ final class KillDrill {
     private final Kill kill;
     private final Set<UUID> acknowledged = ConcurrentHashMap.newKeySet();
     private final AtomicInteger faults = new AtomicInteger();
-    private final AtomicInteger cutOff = new AtomicInteger();
+    private final Map<UUID, Instant> cutOff = new ConcurrentHashMap<>();
     private final AtomicBoolean isOver = new AtomicBoolean();
 
     KillDrill(ServedProcess pond, int kills, Kill kill) {
@@ -53,11 +55,19 @@ final class KillDrill {
 
     /**
      * @param faults answers that say that something went wrong (500 and above)
-     * @param cutOff requests that were begun and never answered
+     * @param cutOff changes whose connection ended before an answer came
+     * @param unanswered those of them that had been made all the same
      * @throws IllegalStateException from its making if a promise is broken
      */
     record Figures(
-            int kills, int acknowledged, int lost, int doubled, int faults, int cutOff, Replay.Figures replayed) {
+            int kills,
+            int acknowledged,
+            int lost,
+            int doubled,
+            int faults,
+            int cutOff,
+            int unanswered,
+            Replay.Figures replayed) {
         Figures {
             if (acknowledged < kills || lost > 0 || doubled > 0) {
                 throw new IllegalStateException(
@@ -68,12 +78,13 @@ final class KillDrill {
         @Override
         public String toString() {
             return kills + " kills, " + acknowledged + " acknowledged changes: lost " + lost + ", doubled " + doubled
-                    + "; " + faults + " faults, " + cutOff + " cut off; " + replayed;
+                    + "; " + faults + " faults, " + cutOff + " cut off, " + unanswered + " of them made; "
+                    + replayed;
         }
 
-        /** @throws IllegalStateException if something was not ended in good order, as it is when a node is told to stop */
+        /** @throws IllegalStateException if what was begun was not ended, as it is when a node is told to stop; what it had not read yet is sent to another */
         Figures inGoodOrder() {
-            if (faults > 0 || cutOff > 0) {
+            if (faults > 0 || unanswered > 0) {
                 throw new IllegalStateException("Not in good order: " + this);
             }
             return this;
@@ -159,7 +170,7 @@ final class KillDrill {
             } catch (ConnectException away) {
                 // As a desk does, it is sent again.
             } catch (IOException broken) {
-                cutOff.incrementAndGet();
+                cutOff.putIfAbsent(id, Instant.now());
             }
             Thread.sleep(RETRY_MS);
         }
@@ -168,16 +179,20 @@ final class KillDrill {
     private Figures figures(Replay replay) throws SQLException {
         Set<UUID> missing = new HashSet<>(acknowledged);
         int doubled = 0;
+        int unanswered = 0;
         Set<UUID> seen = new HashSet<>();
         try (var connection = pond.database().connect();
-                var rows = connection.createStatement().executeQuery("select id from change")) {
+                var rows = connection.createStatement().executeQuery("select id, made_at from change")) {
             while (rows.next()) {
                 UUID id = rows.getObject(1, UUID.class);
                 missing.remove(id);
                 doubled += seen.add(id) ? 0 : 1;
+                Instant ended = cutOff.getOrDefault(id, Instant.EPOCH);
+                unanswered += rows.getTimestamp(2).toInstant().isBefore(ended) ? 1 : 0;
             }
         }
         Replay.Figures replayed = replay.run();
-        return new Figures(kills, acknowledged.size(), missing.size(), doubled, faults.get(), cutOff.get(), replayed);
+        return new Figures(
+                kills, acknowledged.size(), missing.size(), doubled, faults.get(), cutOff.size(), unanswered, replayed);
     }
 }
