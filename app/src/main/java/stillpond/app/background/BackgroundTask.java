@@ -16,8 +16,10 @@ public interface BackgroundTask {
     /** Does it, or goes on with it where it was left. A failure, or a node that stops, has it run again a little later. */
     void run(UUID id, Node node);
 
-    /** What has to be gone on with after a restart. */
-    List<UUID> unfinished();
+    /** What has to be gone on with after a restart, besides what is kept with the scheduled tasks. */
+    default List<UUID> unfinished() {
+        return List.of();
+    }
 
     /** The node that it runs on. */
     interface Node {

@@ -3,7 +3,6 @@ package stillpond.app.carry;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Set;
@@ -79,12 +78,6 @@ class DifferenceLooking implements BackgroundTask {
     @Override
     public String name() {
         return NAME;
-    }
-
-    /** What waits is kept with the scheduled tasks. */
-    @Override
-    public List<UUID> unfinished() {
-        return List.of();
     }
 
     @Override

@@ -1,6 +1,5 @@
 package stillpond.app.sheet;
 
-import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
@@ -64,12 +63,6 @@ public class Sharpening implements BackgroundTask {
     @Override
     public Lane lane() {
         return Lane.PROMPT;
-    }
-
-    /** What waits is kept with the scheduled tasks. */
-    @Override
-    public List<UUID> unfinished() {
-        return List.of();
     }
 
     /** Asking again while it waits or is at work does nothing. */
