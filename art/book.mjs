@@ -145,14 +145,3 @@ export const lights = [
 export const wardrobes = [
   { card: "Juniper", name: "Night coat", scene: "The night delivery", colours: { Coat: "#d9a441", Scarf: "#e9e2d0" } },
 ];
-
-/** What is said about places of sheets; x and y are shares of the width and height. */
-export const remarks = [
-  {
-    sheet: "The crossing", x: 0.363, y: 0.457, by: "lead",
-    text: "The satchel is darker here than on her model sheet. Which is right?",
-    answers: [{ by: "colourist", text: "The model sheet. I will lay it anew." }],
-  },
-  { sheet: "The crossing", x: 0.2, y: 0.17, by: "lead", text: "No white in this cloud, please: it is nearly evening." },
-  { sheet: "Farewell from the jetty", x: 0.28, y: 0.42, by: "colourist", text: "Does she still wear the night coat here?" },
-];

@@ -2,12 +2,12 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { cards, lights, remarks, scenes, title, wardrobes } from "./book.mjs";
+import { cards, lights, scenes, title, wardrobes } from "./book.mjs";
 import * as heron from "./heron.mjs";
 import * as sheets from "./sheets.mjs";
 import { truthPicture } from "./truth.mjs";
 
-const target = join(dirname(fileURLToPath(import.meta.url)), "../app/src/main/resources/demo");
+const target = join(dirname(fileURLToPath(import.meta.url)), "demo");
 const truths = join(dirname(fileURLToPath(import.meta.url)), "truth");
 mkdirSync(target, { recursive: true });
 mkdirSync(truths, { recursive: true });
@@ -74,7 +74,6 @@ const book = {
   })),
   lights,
   wardrobes,
-  remarks,
 };
 writeFileSync(join(target, "book.json"), JSON.stringify(book, null, 1) + "\n");
 
@@ -92,6 +91,5 @@ const second = {
   })),
   lights: [],
   wardrobes: [],
-  remarks: [],
 };
 writeFileSync(join(target, "heron.json"), JSON.stringify(second, null, 1) + "\n");

@@ -3,7 +3,7 @@
 # Needs ImageMagick with an SVG reader (apt-get install imagemagick librsvg2-bin). Run it only when their drawings have changed.
 set -euo pipefail
 here=$(cd "$(dirname "$0")" && pwd)
-demo=$here/../app/src/main/resources/demo
+demo=$here/demo
 work=$(mktemp -d)
 trap 'rm -rf "$work"' EXIT
 

@@ -368,14 +368,14 @@ export class Mixer {
     if (asked !== this.asked) {
       return;
     }
-    const described = this.colour.l;
+    const described = this.hex;
     this.name.placeholder = about.name;
     this.inks.show(about);
     const words = [about.isPrintable ? "" : "It will not come out like this in print."];
     if (swatch && isNew && this.hex !== this.target!.colour) {
       try {
         const outlook = await this.calls.outlook([this.asChange(swatch)]);
-        if (asked !== this.asked || described !== this.colour.l) {
+        if (asked !== this.asked || described !== this.hex) {
           return;
         }
         words.unshift(describe(outlook));

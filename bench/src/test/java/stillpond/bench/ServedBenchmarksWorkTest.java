@@ -7,8 +7,10 @@ import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
 
 /** Each benchmark of the served application does its work once, small; they fail by themselves when what they look for is not there. */
+@EnabledIfEnvironmentVariable(named = "POND_TEST", matches = "all")
 class ServedBenchmarksWorkTest {
 
     private static final int SHEETS = 3;

@@ -3,6 +3,7 @@ package stillpond.bench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Objects;
 import java.util.UUID;
@@ -10,7 +11,7 @@ import java.util.UUID;
 /** The application as it was packed, on the server of databases that {@code ./pond test} has started. */
 public final class ServedDemo {
 
-    private static final String DEMO = "demo_template";
+    private static final String TEMPLATES = "demo_template_%";
     private static final Path JARS = Path.of("..", "app", "target");
 
     private ServedDemo() {}
@@ -38,10 +39,10 @@ public final class ServedDemo {
                         new ServedDatabase(server.url() + "postgres", server.user(), server.password()).connect();
                 var statement = connection.createStatement()) {
             // Loading the demo takes a while: the tests of the application leave it to be copied.
-            boolean isLoaded = statement
-                    .executeQuery("select from pg_database where datname = '" + DEMO + "'")
-                    .next();
-            statement.execute("create database " + name + (isLoaded ? " template " + DEMO : ""));
+            ResultSet newest = statement.executeQuery(
+                    "select datname from pg_database where datname like '" + TEMPLATES + "' order by oid desc");
+            String from = newest.next() ? " template " + newest.getString(1) : "";
+            statement.execute("create database " + name + from);
         }
         return new ServedDatabase(server.url() + name, server.user(), server.password());
     }

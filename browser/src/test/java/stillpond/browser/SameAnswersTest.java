@@ -29,8 +29,10 @@ import tools.jackson.databind.json.JsonMapper;
 class SameAnswersTest {
 
     private static final Path SCRIPT = Path.of("target/rules/rules.js").toAbsolutePath();
-    private static final int QUESTIONS_OF_EACH_KIND = 10_000;
-    private static final int LAYERS = 200;
+    private static final boolean IS_ALL = "all".equals(System.getenv("POND_TEST"));
+    private static final int LAYERS = IS_ALL ? 200 : 10;
+    private static final int QUESTIONS_OF_EACH_LAYER = 50;
+    private static final int QUESTIONS_OF_EACH_KIND = QUESTIONS_OF_EACH_LAYER * LAYERS;
     private static final double NEAR = 1e-9;
     private static final Object NOTHING = new Object();
 
@@ -214,7 +216,7 @@ class SameAnswersTest {
                         Stream.of(made.asSent()).map(SameAnswersTest::inJson).toList()));
         SheetRegions regions = new SheetRegions(layer);
         write(out, Map.of("make", "SheetRegions", "arguments", List.of()));
-        for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS; i++) {
+        for (int i = 0; i < QUESTIONS_OF_EACH_LAYER; i++) {
             for (Method method : Exports.methods(SheetRegions.class)) {
                 ask(out, regions, method, Questions.of(method, random, made, regions.count()));
             }
@@ -238,7 +240,7 @@ class SameAnswersTest {
     }
 
     private void askOfCells(BufferedWriter out, Layer layer, MadeLayer made, Random random) throws Exception {
-        for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS / 2; i++) {
+        for (int i = 0; i < QUESTIONS_OF_EACH_LAYER / 2; i++) {
             for (Method method : Exports.methods(Layer.class)) {
                 if (!makesAnother(method) && !method.getName().equals("patched")) {
                     ask(out, layer, method, Questions.of(method, random, made, 0));
@@ -258,7 +260,7 @@ class SameAnswersTest {
     private void askOfLine(BufferedWriter out, Random random) throws Exception {
         OwnLine line = new OwnLine();
         write(out, Map.of("make", "OwnLine", "arguments", List.of()));
-        for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS; i++) {
+        for (int i = 0; i < QUESTIONS_OF_EACH_LAYER; i++) {
             for (Method method : Exports.methods(OwnLine.class)) {
                 ask(out, line, method, Questions.of(method, random, null, 0));
             }
@@ -270,7 +272,7 @@ class SameAnswersTest {
         write(out, Map.of("make", "SheetStrokes", "arguments", List.of()));
         Method add = SheetStrokes.class.getMethod("add", double.class, int[].class, int[].class, double[].class);
         ask(out, strokes, add, Questions.of(add, random, made, 0));
-        for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS; i++) {
+        for (int i = 0; i < QUESTIONS_OF_EACH_LAYER; i++) {
             for (Method method : Exports.methods(SheetStrokes.class)) {
                 if (!Exports.isStatic(method)) {
                     ask(out, strokes, method, Questions.of(method, random, made, 0));
@@ -316,7 +318,7 @@ class SameAnswersTest {
     }
 
     private void askOfGroups(BufferedWriter out, MadeLayer made, Random random) throws Exception {
-        for (int i = 0; i < QUESTIONS_OF_EACH_KIND / LAYERS; i++) {
+        for (int i = 0; i < QUESTIONS_OF_EACH_LAYER; i++) {
             // A cell is in one group at the most, so there is one group alone.
             SheetGroups groups = new SheetGroups();
             write(out, Map.of("make", "SheetGroups", "arguments", List.of()));

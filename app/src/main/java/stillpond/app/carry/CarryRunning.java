@@ -12,7 +12,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import stillpond.app.background.BackgroundTask;
-import stillpond.app.sheet.Sheet;
 import stillpond.app.sheet.Sheets;
 import stillpond.core.refusal.Refusal;
 
@@ -65,7 +64,7 @@ class CarryRunning implements BackgroundTask {
             runs.done(
                     task,
                     laying.carry(
-                            present(task.project(), task.sheet()),
+                            sheets.present(task.project(), task.sheet()),
                             task.author(),
                             sources,
                             layer -> changeOf(task, layer)));
@@ -77,14 +76,6 @@ class CarryRunning implements BackgroundTask {
             LOG.error("Sheet {} could not be carried onto", task.sheet(), fault);
             runs.failed(task, UNFORESEEN);
         }
-    }
-
-    /** @throws NoSuchElementException if it was removed */
-    private Sheet present(UUID project, UUID sheet) {
-        return sheets.inProject(project).stream()
-                .filter(each -> each.id().equals(sheet))
-                .findFirst()
-                .orElseThrow();
     }
 
     /** The same if a sheet is carried onto again, since the node ended before it was noted. */
@@ -115,7 +106,8 @@ class CarryRunning implements BackgroundTask {
 
         private Optional<String> objectionTo(UUID project, UUID source) {
             try {
-                return carrying.wearsAnything(project, present(project, source).id())
+                return carrying.wearsAnything(
+                                project, sheets.present(project, source).id())
                         ? Optional.empty()
                         : Optional.of(sheets.get(project, source).title() + " wears nothing");
             } catch (NoSuchElementException gone) {

@@ -126,13 +126,14 @@ class SheetCarrying {
         List<SourceSheet> offered = new ArrayList<>();
         List<SourceSheet> others = new ArrayList<>();
         UUID before = null;
-        for (Sheet sheet : sheets.inProject(project)) {
+        List<Sheet> all = sheets.inProject(project);
+        for (Sheet sheet : all) {
             if (sheet.id().equals(target)) {
                 break;
             }
             before = sheet.scene().equals(scene) ? sheet.id() : before;
         }
-        for (Sheet sheet : sheets.inProject(project)) {
+        for (Sheet sheet : all) {
             long filled = progress.get(sheet.id()).filledRegions();
             if (filled > 0 && !sheet.id().equals(target)) {
                 boolean isModel = models.contains(sheet.id());

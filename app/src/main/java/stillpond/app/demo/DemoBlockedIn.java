@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import stillpond.app.card.ReferencePicture;
 import stillpond.app.project.Scene;
@@ -24,6 +25,7 @@ import stillpond.core.gap.Point;
 
 /** Blocks sheets of the demo in over its reference picture. */
 @Component
+@ConditionalOnProperty("pond.demo-into")
 class DemoBlockedIn {
 
     /** Pixels of the sheet for one of the picture. */

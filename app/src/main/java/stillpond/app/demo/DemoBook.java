@@ -11,25 +11,13 @@ import stillpond.core.palette.Paint;
 import stillpond.core.palette.Swatch;
 import stillpond.core.palette.Tie;
 
-/** The contents of {@code demo/book.json}. */
+/** What a book of the demo is made from: {@code art/demo/book.json}. */
 record DemoBook(
         String title,
         List<DemoCard> cards,
         List<DemoScene> scenes,
         List<DemoLight> lights,
-        List<DemoWardrobe> wardrobes,
-        List<DemoRemark> remarks) {
-
-    /** What is said about a place of a sheet. @param x from 0 to 1, as y @param by the name of a person of the demo @param answers null for none */
-    record DemoRemark(
-            String sheet,
-            double x,
-            double y,
-            String by,
-            String text,
-            @Nullable List<DemoAnswer> answers) {}
-
-    record DemoAnswer(String by, String text) {}
+        List<DemoWardrobe> wardrobes) {
 
     /** @param keeps the parts that stay as drawn, as card and swatch */
     record DemoLight(String name, String scene, String rule, List<String> keeps) {}

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import stillpond.app.palette.Palettes;
 import stillpond.app.sheet.ChangeRequest;
@@ -22,6 +23,7 @@ import stillpond.core.palette.Swatch;
 
 /** Gives the ink of a scene shades of what lies beside it. */
 @Component
+@ConditionalOnProperty("pond.demo-into")
 class DemoLines {
 
     private static final double DARKER = 0.2;

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.LayerShadows;
@@ -29,6 +30,7 @@ import stillpond.core.shadow.Shadow;
 
 /** Lays the shadows and rims of the demo's sheets. */
 @Component
+@ConditionalOnProperty("pond.demo-into")
 class DemoShadows {
 
     private static final int DARKER = 14;

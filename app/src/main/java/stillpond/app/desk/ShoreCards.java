@@ -14,8 +14,6 @@ import stillpond.app.sheet.SheetCast;
 @Component
 class ShoreCards {
 
-    private static final int MANY = 24;
-
     private final SheetCast cast;
 
     ShoreCards(SheetCast cast) {
@@ -34,9 +32,8 @@ class ShoreCards {
         }
         List<CardView> cards = new ArrayList<>();
         all.stream().filter(CardView::isNeutral).forEach(cards::add);
-        // A card of very many, such as a range of inks, would push the others out of sight.
-        present.stream().filter(card -> card.swatches().size() <= MANY).forEach(cards::add);
-        present.stream().filter(card -> card.swatches().size() > MANY).forEach(cards::add);
+        present.stream().filter(card -> !card.hasMany()).forEach(cards::add);
+        present.stream().filter(CardView::hasMany).forEach(cards::add);
         all.stream().filter(CardView::isLoose).forEach(cards::add);
         return cards;
     }

@@ -75,18 +75,32 @@ interface ChangeRepository extends Repository<StoredChange, UUID> {
             where c.projectId = :project and c.kind = 'CHANGE' and exists (
                 select 1 from StoredEffect e where e.change = c and e.row.kind = 'CARDS')
             order by c.number desc""")
-    List<StoredChange> findOfCards(UUID project);
+    List<StoredChange> findOfCards(UUID project, Limit most);
 
-    @Query(
-            "select e from StoredEffect e join fetch e.change c where e.row.sheetId = :sheet order by c.number, e.key.position")
-    List<StoredEffect> findOfSheet(UUID sheet);
+    /** Those about a sheet that were made after a moment, latest first. */
+    @Query("""
+            select e from StoredEffect e join fetch e.change c
+            where e.row.sheetId = :sheet and c.madeAt > :moment
+            order by c.number desc, e.key.position desc""")
+    List<StoredEffect> findOfSheetSince(UUID sheet, Instant moment, Limit most);
+
+    /** Which of some cuttings stood at a moment: what was done on cells names the one that stood after it. */
+    @Query("""
+            select e.row.layerId from StoredEffect e join e.change c
+            where e.row.layerId in :cuttings and c.madeAt <= :moment
+              and e.row.kind in ('FILLED', 'DAMMED', 'RECUT', 'SHADED')
+            order by c.number desc, e.key.position desc""")
+    List<UUID> findStanding(Collection<UUID> cuttings, Instant moment, Limit most);
 
     /** Those about the whole project that were made after a moment, latest first. */
     @Query("""
             select e from StoredEffect e join fetch e.change c
             where c.projectId = :project and e.row.sheetId is null and c.madeAt > :moment
             order by c.number desc, e.key.position desc""")
-    List<StoredEffect> findOfProjectSince(UUID project, Instant moment);
+    List<StoredEffect> findOfProjectSince(UUID project, Instant moment, Limit most);
+
+    @Query("select c from StoredChange c where c.projectId = :project and c.number > :after order by c.number")
+    List<StoredChange> findStretch(UUID project, long after, Limit most);
 
     /** What the cuts of a layer on record left, the last first. */
     @Query("""

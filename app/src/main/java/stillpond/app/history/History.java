@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -26,6 +27,11 @@ public class History {
     private static final int LONGEST_REASON = 2000;
     /** Further back nobody goes step by step; whatever is older can be taken back by its name. */
     private static final int LINE_REACH = 2000;
+    /** So many effects are gone back over to show something as it was; each is some kilobytes. */
+    private static final int MOST_BACK = 20_000;
+
+    private static final Limit MORE_THAN_BACK = Limit.of(MOST_BACK + 1);
+    private static final int STRETCH = 200;
 
     private final ChangeRepository changes;
     private final EffectTexts texts;
@@ -162,27 +168,62 @@ public class History {
                 .toList();
     }
 
-    /** Every change of cards, latest first, without the steps back and forth. */
+    /** The last changes of cards, latest first, without the steps back and forth, at the most so many. */
     @Transactional(readOnly = true)
-    public List<Made> ofCards(UUID project) {
-        return changes.findOfCards(project).stream().map(this::made).toList();
+    public List<Made> ofCards(UUID project, int most) {
+        return changes.findOfCards(project, Limit.of(most)).stream()
+                .map(this::made)
+                .toList();
     }
 
-    /** An effect, and when it was done. */
-    public record At(Instant at, Effect effect) {}
-
-    /** Whatever was done to a sheet, in its order. */
+    /**
+     * Whatever was done to a sheet after a moment, latest first.
+     *
+     * @throws Refusal if that is more than is gone back over at once
+     */
     @Transactional(readOnly = true)
-    public List<At> ofSheet(UUID sheet) {
-        return changes.findOfSheet(sheet).stream().map(this::at).toList();
+    public List<Effect> ofSheetSince(UUID sheet, Instant moment) {
+        return effects(changes.findOfSheetSince(sheet, moment, MORE_THAN_BACK));
     }
 
-    /** Whatever was done to cards, lights and wardrobes after a moment, latest first. */
+    /** Which of the cuttings of a layer stood at a moment, as far as anything done up to then names one. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> standing(Collection<UUID> cuttings, Instant moment) {
+        return changes.findStanding(cuttings, moment, Limit.of(1)).stream().findFirst();
+    }
+
+    /**
+     * Whatever was done to cards, lights and wardrobes after a moment, latest first.
+     *
+     * @throws Refusal as {@link #ofSheetSince}
+     */
     @Transactional(readOnly = true)
     public List<Effect> ofProjectSince(UUID project, Instant moment) {
-        return changes.findOfProjectSince(project, moment).stream()
-                .map(effect -> texts.effect(effect.row()))
-                .toList();
+        return effects(changes.findOfProjectSince(project, moment, MORE_THAN_BACK));
+    }
+
+    /**
+     * Reads a stretch of the log of a project.
+     *
+     * @param after the number of the last change that was read before; 0 to begin
+     * @return that of the last one that was read now; empty if there is none any more
+     * @throws RuntimeException if one of them cannot be read
+     */
+    @Transactional(readOnly = true)
+    public OptionalLong readOn(UUID project, long after) {
+        List<StoredChange> stretch = changes.findStretch(project, after, Limit.of(STRETCH));
+        stretch.forEach(this::made);
+        return stretch.stream().mapToLong(StoredChange::number).max();
+    }
+
+    private List<Effect> effects(List<StoredEffect> stored) {
+        if (stored.size() > MOST_BACK) {
+            throw new Refusal(
+                    "More than %,d steps were made since that moment, which is more than is gone back over at once."
+                                    .formatted(MOST_BACK)
+                            + " Choose a later moment.");
+        }
+        return stored.stream().map(effect -> texts.effect(effect.row())).toList();
     }
 
     /** The cutting that the last cut on record left of a layer. @param cuttings all of the layer */
@@ -200,10 +241,6 @@ public class History {
                         .filter(step -> step.kind() == Made.Kind.UNDO)
                         .map(step -> step.concerns().orElseThrow())
                         .collect(Collectors.toSet());
-    }
-
-    private At at(StoredEffect effect) {
-        return new At(effect.change().madeAt(), texts.effect(effect.row()));
     }
 
     private Made made(StoredChange stored) {

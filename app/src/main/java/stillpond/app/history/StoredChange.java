@@ -49,6 +49,10 @@ class StoredChange {
         return id;
     }
 
+    long number() {
+        return number;
+    }
+
     UUID projectId() {
         return projectId;
     }

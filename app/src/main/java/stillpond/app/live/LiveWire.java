@@ -31,6 +31,7 @@ class LiveWire implements SmartLifecycle {
     private final LiveLines lines;
     private final JsonMapper json;
     private volatile Thread listener;
+    private volatile boolean hears;
 
     LiveWire(JdbcClient jdbc, JdbcConnectionDetails database, LiveLines lines, JsonMapper json) {
         this.jdbc = jdbc;
@@ -66,6 +67,12 @@ class LiveWire implements SmartLifecycle {
         return listener != null;
     }
 
+    /** Whether what happens on other nodes is heard here just now. */
+    boolean hears() {
+        Thread present = listener;
+        return hears && present != null && present.isAlive();
+    }
+
     private boolean isListener() {
         return Thread.currentThread() == listener;
     }
@@ -82,12 +89,14 @@ class LiveWire implements SmartLifecycle {
                     lines.tellAllToLookAgain();
                 }
                 wasLost = false;
+                hears = true;
                 hear(connection.unwrap(PGConnection.class));
-            } catch (SQLException e) {
+            } catch (SQLException | RuntimeException e) {
                 if (isListener() && !wasLost) {
                     LOG.warn("The line to other nodes is lost, and tried again: {}", e.getMessage());
                 }
                 wasLost = true;
+                hears = false;
                 rest();
             }
         }
@@ -96,8 +105,17 @@ class LiveWire implements SmartLifecycle {
     private void hear(PGConnection connection) throws SQLException {
         while (isListener()) {
             for (PGNotification each : connection.getNotifications(LOOKS_UP_EVERY_MS)) {
-                lines.tell(LiveEvent.ofText(each.getParameter()));
+                pass(each.getParameter());
             }
+        }
+    }
+
+    /** One message that cannot be passed on is no reason to hear none of those after it. */
+    private void pass(String message) {
+        try {
+            lines.tell(LiveEvent.ofText(message));
+        } catch (RuntimeException e) {
+            LOG.error("What another node said could not be passed on", e);
         }
     }
 

@@ -19,6 +19,13 @@ public record CardView(
         boolean locked,
         List<SwatchView> swatches) {
 
+    private static final int MOST_IN_SIGHT = 24;
+
+    /** Whether it holds very many, such as a range of inks, so that it would push other cards out of sight. */
+    public boolean hasMany() {
+        return swatches.size() > MOST_IN_SIGHT;
+    }
+
     /**
      * A swatch as pages show it.
      *

@@ -33,6 +33,9 @@ import stillpond.core.refusal.Refusal;
 @Transactional
 public class Palettes implements EffectKind<Effect.Cards> {
 
+    /** As far as the history of a card goes back. */
+    static final int MOST_CHANGES = 2000;
+
     private final CardRepository cards;
     private final Projects projects;
     private final History history;
@@ -164,10 +167,10 @@ public class Palettes implements EffectKind<Effect.Cards> {
     /** One change of a card. @param before empty if it added the card @param after empty if it removed the card */
     public record CardChange(Made made, boolean isUndone, Optional<Card> before, Optional<Card> after) {}
 
-    /** What was ever changed of a card, latest first; an empty one if it is as it began. */
+    /** What was changed of a card, latest first, as far as the last {@value #MOST_CHANGES} changes of all cards go back; an empty one if it is as it began. */
     @Transactional(readOnly = true)
     public List<CardChange> history(UUID project, UUID card) {
-        List<Made> all = history.ofCards(project);
+        List<Made> all = history.ofCards(project, MOST_CHANGES);
         Set<UUID> takenBack = history.takenBack(all.stream().map(Made::id).toList());
         return all.stream()
                 .flatMap(made -> made.effects().stream()

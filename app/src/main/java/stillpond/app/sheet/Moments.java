@@ -1,8 +1,6 @@
 package stillpond.app.sheet;
 
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,43 +40,35 @@ public class Moments {
 
     /** What the layers of a sheet wore at a moment, front to back, each on the cells that it had then. */
     public List<Worn> at(Sheet sheet, Instant moment) {
-        List<History.At> log = history.ofSheet(sheet.id());
+        List<Effect> since = history.ofSheetSince(sheet.id(), moment);
         StoredSheet stored = sheets.findById(sheet.id()).orElseThrow();
-        return stackAt(sheet, log, moment).layers().stream()
-                .map(standing -> at(stored, standing, log, moment))
+        return stackAt(sheet, since).layers().stream()
+                .map(standing -> at(stored, standing, since, moment))
                 .toList();
     }
 
-    private static Stack stackAt(Sheet sheet, List<History.At> log, Instant moment) {
-        return log.stream()
-                .filter(each -> each.at().isAfter(moment))
-                .map(History.At::effect)
+    private static Stack stackAt(Sheet sheet, List<Effect> since) {
+        return since.stream()
                 .filter(Effect.Stacked.class::isInstance)
                 .map(effect -> ((Effect.Stacked) effect).before())
-                .findFirst()
+                .reduce((later, earlier) -> earlier)
                 .orElse(sheet.stack());
     }
 
-    private Worn at(StoredSheet sheet, Standing standing, List<History.At> log, Instant moment) {
+    private Worn at(StoredSheet sheet, Standing standing, List<Effect> since, Instant moment) {
         Set<UUID> cuttings = sheet.cuttingsOf(standing.layer());
-        UUID layer = layerAt(cuttings, log, moment)
+        UUID layer = history.standing(cuttings, moment)
+                .or(() -> firstNamed(cuttings, since))
                 .orElseGet(() -> sheet.presentOf(standing.layer()).id());
         Fills present = fills.worn(layer);
         Map<Integer, Fill> worn = new HashMap<>();
         present.filled().forEach(cell -> worn.put(cell, present.of(cell)));
         Shadows shadows = layerShadows.of(layer);
-        List<History.At> backwards = new ArrayList<>(log);
-        Collections.reverse(backwards);
-        for (History.At each : backwards) {
-            boolean isSince = each.at().isAfter(moment);
-            if (isSince
-                    && each.effect() instanceof Effect.Shaded shaded
-                    && shaded.layer().equals(layer)) {
+        for (Effect each : since) {
+            if (each instanceof Effect.Shaded shaded && shaded.layer().equals(layer)) {
                 shadows = shadows.takingBack(shaded.swaps()).shadows();
             }
-            if (isSince
-                    && each.effect() instanceof Effect.Filled filled
-                    && filled.layer().equals(layer)) {
+            if (each instanceof Effect.Filled filled && filled.layer().equals(layer)) {
                 for (Swap swap : filled.change().swaps()) {
                     worn.put(swap.place(), swap.before());
                 }
@@ -88,19 +78,16 @@ public class Moments {
     }
 
     /** Every effect on cells names the cutting that stood after it, and a new one also that whose place it took. */
-    private static Optional<UUID> layerAt(Set<UUID> cuttings, List<History.At> log, Instant moment) {
-        UUID layer = null;
-        for (History.At each : log) {
-            boolean isSince = each.at().isAfter(moment);
-            Optional<UUID> named = named(each.effect(), isSince).filter(cuttings::contains);
-            layer = named.isPresent() && (!isSince || layer == null) ? named.get() : layer;
-        }
-        return Optional.ofNullable(layer);
+    private static Optional<UUID> firstNamed(Set<UUID> cuttings, List<Effect> since) {
+        return since.stream()
+                .flatMap(effect -> named(effect).stream())
+                .filter(cuttings::contains)
+                .reduce((later, earlier) -> earlier);
     }
 
-    private static Optional<UUID> named(Effect effect, boolean isSince) {
+    private static Optional<UUID> named(Effect effect) {
         if (effect instanceof Effect.Recut recut) {
-            return Optional.of(isSince ? recut.before() : recut.after());
+            return Optional.of(recut.before());
         }
         if (effect instanceof Effect.Filled filled) {
             return Optional.of(filled.layer());

@@ -35,6 +35,10 @@ class OpenCard implements Persistable<OpenCard.Key> {
         return true;
     }
 
+    UUID sheet() {
+        return key.sheetId();
+    }
+
     UUID card() {
         return key.cardId();
     }

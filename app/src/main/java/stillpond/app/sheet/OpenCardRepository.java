@@ -1,5 +1,6 @@
 package stillpond.app.sheet;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.Modifying;
@@ -7,6 +8,8 @@ import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface OpenCardRepository extends Repository<OpenCard, OpenCard.Key> {
+
+    List<OpenCard> findByKeySheetIdInOrderByPosition(Collection<UUID> sheets);
 
     List<OpenCard> findByKeySheetIdOrderByPosition(UUID sheetId);
 

@@ -1,6 +1,7 @@
 package stillpond.app.sheet;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import stillpond.app.history.Effect;
@@ -62,6 +64,14 @@ public class SheetCast implements EffectKind<Effect.Cast> {
         return cards.findByKeySheetIdOrderByPosition(sheet).stream()
                 .map(OpenCard::card)
                 .toList();
+    }
+
+    /** Likewise, of several sheets at once. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<UUID>> said(Collection<UUID> sheets) {
+        return cards.findByKeySheetIdInOrderByPosition(sheets).stream()
+                .collect(Collectors.groupingBy(
+                        OpenCard::sheet, Collectors.mapping(OpenCard::card, Collectors.toList())));
     }
 
     /** @param cards of the sheet's project, in the order in which they are to lie at hand; none: what it wears tells */

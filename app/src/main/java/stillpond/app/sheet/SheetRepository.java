@@ -11,10 +11,10 @@ import org.springframework.data.jpa.repository.Query;
 
 interface SheetRepository extends JpaRepository<StoredSheet, UUID> {
 
-    @EntityGraph(attributePaths = "layers")
+    @EntityGraph(attributePaths = {"layers", "layers.standing"})
     List<StoredSheet> findByProjectIdOrderByPositionAscMadeAtAsc(UUID projectId);
 
-    @EntityGraph(attributePaths = "layers")
+    @EntityGraph(attributePaths = {"layers", "layers.standing"})
     Optional<StoredSheet> findByIdAndProjectId(UUID id, UUID projectId);
 
     @Query("select s.projectId from StoredSheet s where s.id = :id")

@@ -158,6 +158,15 @@ public class Sheets {
         return get(sheets.findProject(sheet).orElseThrow(), sheet);
     }
 
+    /** @throws java.util.NoSuchElementException if the project has no such sheet, or it was removed */
+    @Transactional(readOnly = true)
+    public Sheet present(UUID project, UUID sheet) {
+        return sheets.findByIdAndProjectId(sheet, project)
+                .filter(found -> !found.isRemoved())
+                .orElseThrow()
+                .asSheet();
+    }
+
     /** @throws java.util.NoSuchElementException if the project has no such sheet */
     @Transactional(readOnly = true)
     public Sheet get(UUID project, UUID sheet) {

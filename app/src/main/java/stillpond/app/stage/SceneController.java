@@ -66,15 +66,17 @@ class SceneController {
     @GetMapping
     String scene(@PathVariable UUID project, @PathVariable UUID scene, Model model) {
         model.addAttribute("project", projects.get(project));
+        List<Sheet> inScene = inScene(project, scene);
+        Map<UUID, List<UUID>> said = cast.said(inScene.stream().map(Sheet::id).toList());
         model.addAttribute(
                 "stage",
                 SceneStage.of(
                         projects.scene(project, scene),
-                        inScene(project, scene),
+                        inScene,
                         palettes.of(project),
                         stagings.of(project),
                         cast.inProject(project),
-                        cast::said));
+                        sheet -> said.getOrDefault(sheet, List.of())));
         return "stage/scene";
     }
 

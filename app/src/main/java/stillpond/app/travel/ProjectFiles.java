@@ -1,6 +1,7 @@
 package stillpond.app.travel;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -18,7 +19,7 @@ import stillpond.core.refusal.Refusal;
 
 /** Takes project files in, one at a time, and copies projects the way they travel. */
 @Service
-class ProjectFiles {
+public class ProjectFiles {
 
     /** What a file may hold when it is unpacked, beside what it is itself: planes are packed well. */
     private static final int MOST_TIMES_UNPACKED = 40;
@@ -53,13 +54,18 @@ class ProjectFiles {
         return new Selection(project, Selection.Scope.PROJECT, scenes, withHistory);
     }
 
+    /** Writes all of a project, with its log. */
+    public void write(UUID project, OutputStream out) throws IOException {
+        writer.write(whole(project, true), out);
+    }
+
     /**
      * Takes one in.
      *
      * @return the new project
      * @throws Refusal if nothing of it can be taken
      */
-    UUID read(Path file, UUID person) throws IOException {
+    public UUID read(Path file, UUID person) throws IOException {
         if (!turn.tryAcquire()) {
             throw new Refusal(
                     "Another project is being brought in just now. Nothing of this one was taken; try again in a minute.");

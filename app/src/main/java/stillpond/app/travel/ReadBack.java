@@ -1,8 +1,8 @@
 package stillpond.app.travel;
 
 import jakarta.persistence.EntityManager;
-import java.time.Instant;
 import java.util.List;
+import java.util.OptionalLong;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -66,13 +66,20 @@ class ReadBack {
         for (Named sheet : sheets(project)) {
             readable("The sheet '" + sheet.title() + "'", () -> {
                 sheets.require(project, sheet.id());
-                history.ofSheet(sheet.id());
             });
             // Or everything that was read would stay in memory until the end.
             entities.flush();
             entities.clear();
         }
-        readable("The history", () -> history.ofProjectSince(project, Instant.EPOCH));
+        readable("The history", () -> readLog(project));
+    }
+
+    private void readLog(UUID project) {
+        OptionalLong last = OptionalLong.of(0);
+        while (last.isPresent()) {
+            last = history.readOn(project, last.getAsLong());
+            entities.clear();
+        }
     }
 
     private record Named(UUID id, String title) {}

@@ -107,9 +107,11 @@ export class CarryDrawer {
     if (!proposal || !choice) {
       return;
     }
+    if (!this.work.lay(choice.fill, proposal.cells)) {
+      return;
+    }
     this.doubtful.splice(this.at, 1);
     this.fills.tryOnCells(new Map());
-    this.work.lay(choice.fill, proposal.cells);
     this.hand.said.set(`Filled with ${this.fills.nameOf(choice.fill)}`);
     if (this.choice > 0) {
       this.learn(proposal, choice.fill);
@@ -224,6 +226,10 @@ export class CarryDrawer {
       const { fill } = choices[0]!;
       byFill.set(fill, [...(byFill.get(fill) ?? []), ...cells]);
     }
+    // What is locked keeps its fills, so nothing is laid; what is proposed stays, to be laid once it is open.
+    if (!this.work.layAll(byFill)) {
+      return;
+    }
     const said = `Laid ${this.counted}`;
     const { shadows, along } = this;
     this.sure = [];
@@ -231,7 +237,6 @@ export class CarryDrawer {
     this.shadows = [];
     this.along = NOTHING_ALONG;
     this.fills.tryOnCells(new Map());
-    this.work.layAll(byFill);
     if (shadows.length > 0) {
       void this.shadowCalls.addAll(shadows);
     }

@@ -30,8 +30,7 @@ export class Pockets {
   }
 
   take(): void {
-    if (!this.offer.hidden) {
-      this.work.lay(this.fill, this.cells);
+    if (!this.offer.hidden && this.work.lay(this.fill, this.cells)) {
       this.close();
     }
   }

@@ -147,8 +147,7 @@ export class Gathering implements Drawing {
 
   /** Lays a fill on all that is gathered, as one change, and lets it go. */
   lay(fill: Fill): void {
-    if (this.places.size > 0) {
-      this.work.lay(fill, this.places);
+    if (this.places.size > 0 && this.work.lay(fill, this.places)) {
       const what = countedPlaces(this.count.get(), this.strokes.get());
       this.hand.said.set(`${fill === NO_FILL ? "Cleared" : "Filled"} ${what}`);
       this.set(new Set());

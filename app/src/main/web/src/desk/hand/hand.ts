@@ -262,7 +262,7 @@ export class Hand {
   layOnInk(fill: Fill, places: readonly number[]): void {
     if (this.mayBeOnInk(fill)) {
       this.laidLast = fill;
-      const strokes = countedPlaces(0, this.work.lay(fill, places).length);
+      const strokes = countedPlaces(0, this.work.lay(fill, places)?.length ?? 0);
       if (strokes !== "") {
         this.said.set(
           fill === NO_FILL ? `Made ${strokes} black` : `Coloured ${strokes} with ${this.fills.nameOf(fill)}`,
@@ -356,7 +356,7 @@ export class Hand {
 
   private lay(fill: Fill, cells: number[]): void {
     this.laidLast = fill;
-    const changed = this.regionsOf(this.work.lay(fill, cells));
+    const changed = this.regionsOf(this.work.lay(fill, cells) ?? []);
     if (changed > 0) {
       const what = changed === 1 ? "1 region" : `${changed} regions`;
       this.said.set(fill === NO_FILL ? `Cleared ${what}` : `Filled ${what} with ${this.fills.nameOf(fill)}`);

@@ -151,7 +151,7 @@ export class NewCells {
     this.hand.letGo();
     this.view.patch(map, boxes);
     this.fills.grow(id, layer.count());
-    worn.forEach(([cell, fill]) => this.fills.set(cell, fill));
+    this.fills.setAll(worn);
     this.regions.become(map, this.present);
   }
 
@@ -182,7 +182,7 @@ export class NewCells {
     const worn = patch.split.map(({ cell, parts }) => ({ fill: this.fills.of(cell), parts }));
     this.view.patch(map, patch.boxes);
     this.fills.grow(id, patch.layer.count());
-    worn.forEach(({ fill, parts }) => parts.forEach((part) => this.fills.set(part, fill)));
+    this.fills.setAll(worn.flatMap(({ fill, parts }) => [...parts].map((part) => [part, fill] as const)));
     this.regions.become(map, this.present);
     this.shadows.split(patch.split);
     this.parted = patch.split;

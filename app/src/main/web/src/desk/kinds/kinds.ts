@@ -201,6 +201,9 @@ export class Kinds implements Drawing {
 
   private lay(): void {
     const [made, cells] = [this.made, this.cells];
+    if (this.work.refusesLocked(cells)) {
+      return;
+    }
     this.close();
     if (made && cells.length > 0) {
       const fill = textOf(made);

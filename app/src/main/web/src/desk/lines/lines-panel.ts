@@ -182,8 +182,8 @@ export class LinesPanel {
   private async widen(): Promise<void> {
     await this.strokes.need();
     const fill = SheetStrokes.widthText(Number(this.width.value));
-    const changed = this.work.lay(fill, (await this.meant()).map(placeOfWidth)).length;
-    this.tell(changed, fill === NO_FILL ? "as wide as drawn" : "shown in another width");
+    const changed = this.work.lay(fill, (await this.meant()).map(placeOfWidth));
+    this.tell(changed?.length, fill === NO_FILL ? "as wide as drawn" : "shown in another width");
   }
 
   /** The width of what is meant, if all of it has the same. */
@@ -227,7 +227,11 @@ export class LinesPanel {
     this.hand.layOnInk(fill, [...sides.touching(cells)].map(placeOfStroke));
   }
 
-  private tell(strokes: number, what: string): void {
+  /** @param strokes how many changed; undefined: that was refused, and is said elsewhere */
+  private tell(strokes: number | undefined, what: string): void {
+    if (strokes === undefined) {
+      return;
+    }
     this.hand.said.set(strokes === 0 ? "This ink is so already" : `${countedPlaces(0, strokes)} ${what}`);
   }
 
@@ -305,7 +309,7 @@ export class LinesPanel {
     }
     const strokes = all.flatMap(({ places }) => places).length;
     if (additions.length === 0) {
-      this.tell(this.work.layAll(fills).length, "darker than beside");
+      this.tell(this.work.layAll(fills)?.length, "darker than beside");
     } else if (await this.mixing.layNew(additions, fills)) {
       this.tell(strokes, "darker than beside");
     }

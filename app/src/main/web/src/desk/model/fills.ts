@@ -56,6 +56,8 @@ export class Fills {
   private shownAs: ((cell: number) => Rgba) | undefined;
   private eyes: ((colour: Rgba) => Rgba) | undefined;
   private listener: (place: number) => void = () => {};
+  /** What the atoms are told when all places of a change are set: each has listeners that look at the whole sheet. */
+  private readonly counted = { filled: 0, inked: 0, widened: 0, painted: 0 };
 
   constructor(
     public layer: string,
@@ -141,7 +143,15 @@ export class Fills {
     this.looks.renew();
     this.places().forEach((place) => this.listener(place));
     [...this.fillOfOther.keys()].filter(isShadow).forEach((place) => this.listener(place));
-    this.painted.set(this.painted.get() + 1);
+    this.counted.painted++;
+    this.tellCounts();
+  }
+
+  private tellCounts(): void {
+    this.filled.set(this.counted.filled);
+    this.inked.set(this.counted.inked);
+    this.widened.set(this.counted.widened);
+    this.painted.set(this.counted.painted);
   }
 
   get cellCount(): number {
@@ -169,9 +179,10 @@ export class Fills {
     this.fillOfCell = new Array<Fill>(cellCount).fill(NO_FILL);
     this.fillOfStroke = new Array<Fill>(strokeCount).fill(NO_FILL);
     this.fillOfOther.clear();
-    this.inked.set(0);
     this.looks.clear();
-    this.filled.set(0);
+    this.counted.inked = 0;
+    this.counted.filled = 0;
+    this.tellCounts();
   }
 
   /** Goes on with more cells: those that were there keep their fills, the others wear none yet. */
@@ -189,9 +200,8 @@ export class Fills {
       places.forEach((place) => wanted.set(place, fill));
     }
     const others = [...wanted.keys()].filter((place) => !isCell(place) && !isStroke(place));
-    [...this.places(), ...new Set([...others, ...this.fillOfOther.keys()])].forEach((place) =>
-      this.set(place, wanted.get(place) ?? NO_FILL),
-    );
+    const places = [...this.places(), ...new Set([...others, ...this.fillOfOther.keys()])];
+    this.setAll(places.map((place) => [place, wanted.get(place) ?? NO_FILL] as const));
   }
 
   /** By cell; not to be changed. */
@@ -274,14 +284,22 @@ export class Fills {
     return this.fillOfStroke;
   }
 
-  set(place: number, fill: Fill): void {
+  /** Lets places wear fills, and then tells of it once. */
+  setAll(fills: Iterable<readonly [place: number, fill: Fill]>): void {
+    for (const [place, fill] of fills) {
+      this.put(place, fill);
+    }
+    this.tellCounts();
+  }
+
+  private put(place: number, fill: Fill): void {
     const before = this.of(place);
     if (before === fill) {
       return;
     }
     if (isWidth(place)) {
       this.fillOfOther.set(place, fill);
-      this.widened.set(this.widened.get() + 1);
+      this.counted.widened++;
       return;
     }
     if (isShadow(place)) {
@@ -294,11 +312,11 @@ export class Fills {
     this.looks.take(fill);
     this.looks.drop(before);
     if (!isShadow(place)) {
-      const count = isStroke(place) ? this.inked : this.filled;
-      count.set(count.get() + Number(fill !== NO_FILL) - Number(before !== NO_FILL));
+      this.counted[isStroke(place) ? "inked" : "filled"] +=
+        Number(fill !== NO_FILL) - Number(before !== NO_FILL);
     }
     this.listener(place);
-    this.painted.set(this.painted.get() + 1);
+    this.counted.painted++;
   }
 
   /** What laying a fill in some places would change. */
@@ -326,9 +344,7 @@ export class Fills {
   }
 
   apply(swaps: Swap[]): void {
-    for (const swap of swaps) {
-      this.set(swap.place, swap.after);
-    }
+    this.setAll(swaps.map(({ place, after }) => [place, after] as const));
   }
 
   /** The colour of a stroke as it is looked at. */

@@ -89,8 +89,8 @@ export class Work {
     this.previewed = [];
   }
 
-  /** Lays a fill in some places; returns those that it changed. */
-  lay(fill: Fill, places: Iterable<number>): number[] {
+  /** Lays a fill in some places; returns those that it changed, or nothing if it was refused, and then says why. */
+  lay(fill: Fill, places: Iterable<number>): number[] | undefined {
     return this.layAll(new Map([[fill, places]]));
   }
 
@@ -108,8 +108,8 @@ export class Work {
     return objection !== undefined;
   }
 
-  /** Lays each fill in its places, as one change; returns the places that it changed: none if one of them is locked. */
-  layAll(placesByFill: ReadonlyMap<Fill, Iterable<number>>): number[] {
+  /** Lays each fill in its places, as one change; returns the places that it changed, or nothing if one of them is locked, and then says why. */
+  layAll(placesByFill: ReadonlyMap<Fill, Iterable<number>>): number[] | undefined {
     const changed: Record<Fill, number[]> = {};
     for (const [kept, places] of placesByFill) {
       const fill = this.placed(kept, places);
@@ -120,7 +120,7 @@ export class Work {
     }
     const all = Object.values(changed).flat();
     if (this.refusesLocked(all)) {
-      return [];
+      return undefined;
     }
     if (all.length > 0) {
       this.make({ id: crypto.randomUUID(), kind: "lay", layer: this.fills.layer, fills: changed });

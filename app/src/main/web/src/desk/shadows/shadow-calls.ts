@@ -50,7 +50,7 @@ export class ShadowCalls {
 
   /** Lays several, as one change. */
   addAll(shadows: { shadow: Shadow; fill: Fill }[]): Promise<boolean> {
-    shadows.forEach(({ shadow, fill }) => this.fills.set(placeOfShadow(shadow.number), fill));
+    this.fills.setAll(shadows.map(({ shadow, fill }) => [placeOfShadow(shadow.number), fill] as const));
     const sent = shadows.map(({ shadow }) => shadow);
     return this.act({ act: "ADD", layer: this.fills.layer, shadows }, sent);
   }

@@ -15,7 +15,6 @@ const GROUP_PX = 15;
 /** So wide that a name can be read over them. */
 const LEAST_COLUMNS = 2;
 const GAP_PX = 3;
-const MANY = 25;
 const LEAST_PX = 26;
 const MOST_PX = 52;
 const SMALL_PX = 38;
@@ -54,7 +53,7 @@ export class Shore {
     }
     const groups = all(".pebbles", cards).map((group) => group.children.length);
     // A card of very many lies behind the others, and may go on beyond the edge.
-    const inSight = groups.filter((count) => count <= MANY);
+    const inSight = all(".pebbles:not([data-many])", cards).map((group) => group.children.length);
     const columns = inSight.reduce((sum, count) => sum + Math.max(LEAST_COLUMNS, Math.ceil(count / 2)), 0);
     const taken = inSight.length * GROUP_PX;
     const named = groups.reduce((sum, count) => sum + count, 0) * NAMED_PX + taken;

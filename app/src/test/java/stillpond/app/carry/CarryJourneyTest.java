@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import stillpond.app.check.Difference;
 import stillpond.app.sheet.Layer;
 import stillpond.app.sheet.Planes;
@@ -50,16 +51,24 @@ class CarryJourneyTest {
     }
 
     @Test
-    void whatIsSureIsLaidAsOneChangeAndTheRestIsGoneThrough() {
+    void whatIsSureIsLaidAsOneChangeUnlessItIsLockedAndTheRestIsGoneThrough() {
+        pond.bean(JdbcClient.class).sql("""
+                        insert into cell_group (layer_id, id, name, position, is_hidden, is_locked, cells)
+                        select id, gen_random_uuid(), 'Held', 0, false, true, array(select generate_series(0, cell_count - 1))
+                        from layer where id = ?""").param(next.layer().id()).update();
         Page page = browser.signIn(pond, work.person());
-        page.navigate(pond.url() + work.address(next));
-        DeskPage desk = new DeskPage(page).waitUntilOpen();
-        desk.expectLeft("9 of 9 regions left");
-        desk.press("Shift+H");
-        assertThat(page.locator("#carry-sources input:checked")).hasCount(1);
-        page.locator("#carry-ask").click();
-        assertThat(page.locator("#carry-answer")).isVisible();
+        DeskPage desk = askForProposals(page);
         page.locator("#carry-sure").click();
+        assertThat(page.locator("#notice")).containsText("is locked");
+        assertThat(page.locator("#carry-answer")).isVisible();
+        assertThat(page.locator("#said")).not().containsText("Laid");
+        pond.bean(JdbcClient.class)
+                .sql("update cell_group set is_locked = false where layer_id = ?")
+                .param(next.layer().id())
+                .update();
+        askForProposals(page);
+        page.locator("#carry-sure").click();
+        assertThat(page.locator("#said")).containsText("Laid");
         desk.expectSaved();
         while (page.locator("#carry-doubtful").isVisible()) {
             desk.press("d");
@@ -70,6 +79,20 @@ class CarryJourneyTest {
         assertThat(worn(next, 925, 500)).isEqualTo(work.scarf().id().toString());
         assertThat(worn(next, 1410, 1330)).isEqualTo(work.scarf().id().toString());
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    private DeskPage askForProposals(Page page) {
+        page.navigate(pond.url() + work.address(next));
+        DeskPage desk = new DeskPage(page).waitUntilOpen();
+        desk.expectLeft("9 of 9 regions left");
+        // Where it was open before the page was loaded again it is open still.
+        if (!page.locator("#carry-ask").isVisible()) {
+            desk.press("Shift+H");
+        }
+        assertThat(page.locator("#carry-sources input:checked")).hasCount(1);
+        page.locator("#carry-ask").click();
+        assertThat(page.locator("#carry-answer")).isVisible();
+        return desk;
     }
 
     @Test

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -85,7 +86,7 @@ class DifferenceLookingTest {
                 .sql("delete from scheduled_tasks where task_instance = ?")
                 .param(next.id().toString())
                 .update();
-        HikariDataSource database = pond.bean(HikariDataSource.class);
+        HikariDataSource database = pond.bean(DataSource.class).unwrap(HikariDataSource.class);
         List<Connection> others = new ArrayList<>();
         try {
             for (int i = 1; i < database.getMaximumPoolSize(); i++) {

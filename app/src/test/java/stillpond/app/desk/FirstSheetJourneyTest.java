@@ -26,8 +26,8 @@ class FirstSheetJourneyTest {
 
     @Test
     void lineArtInRegionsFilledFlatsOut() {
-        try (TestPond pond = TestPond.start();
-                Browser browser = new Browser()) {
+        TestPond pond = TestPond.shared();
+        try (Browser browser = new Browser()) {
             Work work = Work.begin(pond);
             Page page = browser.newPage();
             // With the ripples that other journeys do without.

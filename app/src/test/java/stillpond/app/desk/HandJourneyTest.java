@@ -25,7 +25,7 @@ class HandJourneyTest {
     private static final int SCARF = 0xd2603f;
     private static final int PAPER = 0xffffff;
 
-    private TestPond pond = TestPond.shared();
+    private final TestPond pond = TestPond.shared();
     private Browser browser;
     private Work work;
     private Sheet sheet;
@@ -180,9 +180,6 @@ class HandJourneyTest {
     /** Filling goes on while the server is away; a reload and its return lose nothing and double nothing. */
     @Test
     void theServerMayGoAwayAndComeBack() {
-        pond = TestPond.start();
-        browser.close();
-        openSheetOnDesk();
         desk.take("Coat");
         desk.click(500, 1000);
         desk.expectSaved();
@@ -200,12 +197,11 @@ class HandJourneyTest {
         desk.waitUntilOpen();
         desk.expectSaved();
         desk.expectLeft("1 of 4 regions left");
-        assertThat(pond.count("change")).isEqualTo(5);
+        assertThat(work.logged(sheet)).isEqualTo(5);
         page.reload();
         desk.waitUntilOpen();
         assertThat(desk.shown(1500, 1000)).isEqualTo(COAT);
         assertThat(desk.shown(2500, 1000)).isEqualTo(SCARF);
-        pond.close();
     }
 
     /** A swatch that is gone from its card when the change arrives. */

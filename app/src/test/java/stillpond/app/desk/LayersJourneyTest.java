@@ -17,7 +17,7 @@ import stillpond.app.support.Drawings;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Work;
 
-/** A sheet of three layers, brought in and worked on as a person does. Places are pixels of the sheet, 3000 x 2000. */
+/** A sheet of three layers, brought in and worked on as a person does. Places are given as if it were 3000 x 2000. */
 class LayersJourneyTest {
 
     private static final int COAT = 0x2f6f5e;
@@ -35,6 +35,7 @@ class LayersJourneyTest {
         page = browser.signIn(pond, work.person());
         page.navigate(pond.url() + "/projects/" + work.project() + "/bring");
         page.locator("input[value=layers]").check();
+        page.locator("#vector").fill("900");
         page.setInputFiles("#files", new FilePayload[] {
             file("1 girl.svg", "<circle cx=\"200\" cy=\"200\" r=\"90\"/>"),
             file("2 fence.svg", "<rect x=\"60\" y=\"240\" width=\"480\" height=\"60\"/>"),
@@ -42,7 +43,7 @@ class LayersJourneyTest {
         });
         assertThat(page.locator(".brought-state")).containsText("3 layers");
         page.getByText("Open on the desk").click();
-        desk = new DeskPage(page).waitUntilOpen();
+        desk = DeskPage.inUnits(page).waitUntilOpen();
     }
 
     @AfterEach

@@ -41,6 +41,7 @@ class NothingLostJourneyTest {
     static void signIn() {
         browser = new Browser();
         page = browser.signIn(POND, WORK.person());
+        page.navigate(POND.url());
     }
 
     @BeforeEach
@@ -130,6 +131,12 @@ class NothingLostJourneyTest {
         desk.take("Scarf");
         desk.click(500, 1000);
         assertThat(page.locator("#notice")).containsText("is locked. Unlock it in the ledger to fill it.");
+        assertThat(page.locator("#said")).not().containsText("Filled");
+        desk.press("f");
+        desk.click(500, 1000);
+        desk.click(1500, 1000);
+        page.locator("#gather-fill").click();
+        assertThat(page.locator("#gathered-count")).hasText("2 regions gathered");
         assertThat(page.locator("#said")).not().containsText("Filled");
         desk.expectSaved();
         assertThat(POND.bean(Sheets.class).get(WORK.project(), sheet.id()).revision())

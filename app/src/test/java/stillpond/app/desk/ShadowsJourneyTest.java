@@ -30,7 +30,7 @@ import stillpond.core.palette.Paint;
 import stillpond.core.palette.PaletteEdit;
 import stillpond.core.palette.Staging;
 
-/** A page is finished after its flats: its lines, its shadows, a rim. Places are pixels of the sheet, 3000 x 2000. */
+/** A page is finished after its flats: its lines, its shadows, a rim. Places are given as if it were 3000 x 2000. */
 class ShadowsJourneyTest {
 
     private static final int COAT = 0x2f6f5e;
@@ -47,7 +47,7 @@ class ShadowsJourneyTest {
     /** The wall between the boxes. */
     private static final At WALL = new At(1000, 700);
 
-    private final TestPond pond = TestPond.start();
+    private final TestPond pond = TestPond.shared();
     private final Work work = Work.begin(pond);
     private final Browser browser = new Browser();
     private Page page;
@@ -56,7 +56,7 @@ class ShadowsJourneyTest {
     /** Two boxes side by side; the left one wears the coat, the right one the scarf. */
     @BeforeEach
     void open() {
-        Sheet sheet = work.bring(Drawings.boxesThatTouch());
+        Sheet sheet = work.bringToDesk(Drawings.boxesThatTouch());
         work.lay(sheet, work.coat().id(), 600, 1000);
         work.lay(sheet, work.scarf().id(), 1400, 1000);
         desk = DeskPage.open(browser, work, sheet);
@@ -67,7 +67,6 @@ class ShadowsJourneyTest {
     void close() {
         assertThat(browser.complaints()).isEmpty();
         browser.close();
-        pond.close();
     }
 
     @Test

@@ -90,7 +90,7 @@ class StagingsTest {
     }
 
     private Instant latest() {
-        return pond.bean(History.class).ofCards(work.project()).get(0).at();
+        return pond.bean(History.class).ofCards(work.project(), 10).get(0).at();
     }
 
     private String coatAt(Instant moment) {

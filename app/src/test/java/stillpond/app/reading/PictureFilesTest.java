@@ -24,7 +24,7 @@ class PictureFilesTest {
 
     private static final Duration LONG = Duration.ofSeconds(60);
     /** Long enough for a good file, and for a process that reads it to come up, on a busy machine. */
-    private static final Duration SHORT = Duration.ofSeconds(6);
+    private static final Duration SHORT = Duration.ofSeconds(3);
 
     private PictureFiles files;
 
@@ -74,7 +74,7 @@ class PictureFilesTest {
         try {
             files.with(Drawings.svg(body), ImageLimits.DEFAULT, read -> 0);
         } catch (UnreadableFile refusal) {
-            assertThat(refusal).hasMessageMatching(".*(longer than 6 seconds|cannot be drawn|more memory).*");
+            assertThat(refusal).hasMessageMatching(".*(longer than 3 seconds|cannot be drawn|more memory).*");
         }
         assertThat(files.<Integer>with(
                         square(20), ImageLimits.DEFAULT, read -> read.picture().widthPx()))

@@ -1,14 +1,22 @@
 package stillpond.app.support;
 
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType.LaunchOptions;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ReducedMotion;
+import java.net.URI;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
 
 /** A profile of its own in Debian's Chromium without a window, and what its pages complained of while it was open. */
@@ -38,19 +46,29 @@ public final class Browser implements AutoCloseable {
                     .setExecutablePath(Path.of("/usr/bin/chromium"))
                     .setArgs(FLAGS));
 
+    /** Profiles that nobody uses just now: in one that was used before, scripts are there already. */
+    private static final Deque<BrowserContext> IDLE = new ArrayDeque<>();
+
+    private final BrowserContext context = IDLE.isEmpty() ? newContext() : IDLE.pop();
+
     /** Smaller than most screens, and without motion: drawn in software, every pixel of every frame takes time. */
-    private final BrowserContext context = CHROMIUM.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-            .setViewportSize(1100, 720)
-            .setReducedMotion(ReducedMotion.REDUCE));
+    private static BrowserContext newContext() {
+        return CHROMIUM.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(1100, 720)
+                .setReducedMotion(ReducedMotion.REDUCE));
+    }
 
     /** An answer such as "not taken"; and what was on its way when a page was left, or while the server was away. */
     private static final List<String> PART_OF_THE_WORK =
             List.of("the server responded with a status of 4", "htmx: htmx:error: Failed to fetch");
 
     private final List<String> complaints = new CopyOnWriteArrayList<>();
+    private final Set<String> visited = new HashSet<>();
 
     public Page newPage() {
         Page page = context.newPage();
+        page.onFrameNavigated(
+                frame -> visited.add(URI.create(frame.url()).resolve("/").toString()));
         page.onConsoleMessage(message -> {
             if (message.type().equals("error") && PART_OF_THE_WORK.stream().noneMatch(message.text()::contains)) {
                 complaints.add(message.text());
@@ -60,15 +78,13 @@ public final class Browser implements AutoCloseable {
         return page;
     }
 
-    /** A page on which somebody has signed in by the form. */
+    /** A page of somebody who has signed in; nothing is opened on it yet. */
     public Page signIn(TestPond pond, String person) {
-        Page page = newPage();
-        page.navigate(pond.url());
-        page.getByLabel("Name").fill(person);
-        page.getByLabel("Password").fill(TestPond.PASSWORD);
-        page.getByText("Sign in").last().click();
-        page.waitForURL(address -> !address.contains("/sign-in"));
-        return page;
+        context.clearCookies();
+        Visitor.signedIn(pond, person)
+                .cookies()
+                .forEach((name, value) -> context.addCookies(List.of(new Cookie(name, value).setUrl(pond.url()))));
+        return newPage();
     }
 
     /** Errors of scripts, and whatever the content security policy has stopped. */
@@ -76,8 +92,19 @@ public final class Browser implements AutoCloseable {
         return complaints;
     }
 
+    /** Nothing is left in the profile of what its pages kept. */
     @Override
     public void close() {
-        context.close();
+        context.setOffline(false);
+        CDPSession profile = context.newCDPSession(context.newPage());
+        for (String origin : visited) {
+            JsonObject all = new JsonObject();
+            all.addProperty("origin", origin);
+            all.addProperty("storageTypes", "local_storage");
+            profile.send("Storage.clearDataForOrigin", all);
+        }
+        List.copyOf(context.pages()).forEach(Page::close);
+        context.clearCookies();
+        IDLE.push(context);
     }
 }

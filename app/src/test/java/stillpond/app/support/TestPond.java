@@ -1,5 +1,8 @@
 package stillpond.app.support;
 
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.boot.Banner;
 import org.springframework.boot.builder.SpringApplicationBuilder;
@@ -22,7 +25,17 @@ public final class TestPond implements AutoCloseable {
     private int port;
 
     private TestPond(boolean demo) {
-        this(demo, TestDatabase.create());
+        this(demo, demo ? TestDatabase.ofDemo(TestPond::load) : TestDatabase.empty(TestPond::migrate));
+    }
+
+    private static void migrate(TestDatabase database) {
+        over(database).down();
+    }
+
+    private static void load(TestDatabase database) {
+        TestPond pond = new TestPond(true, database);
+        pond.up();
+        pond.down();
     }
 
     private TestPond(boolean demo, TestDatabase database) {
@@ -66,37 +79,40 @@ public final class TestPond implements AutoCloseable {
         return sharedDemo;
     }
 
-    /** One with a demo of its own. It takes a while to load, so that is done once and then copied. */
-    public static synchronized TestPond ownDemo() {
-        TestDatabase.oneAtATime(() -> {
-            if (!TestDatabase.hasDemo()) {
-                TestDatabase loaded = TestDatabase.create();
-                TestPond loading = new TestPond(true, loaded);
-                loading.up();
-                loading.down();
-                loaded.becomeDemo();
-            }
-        });
-        TestPond pond = new TestPond(true, TestDatabase.ofDemo());
+    /** One with a demo of its own. */
+    public static TestPond ownDemo() {
+        TestPond pond = new TestPond(true);
         pond.up();
         return pond;
     }
 
+    /** Makes the demo anew, as {@code ./pond demo} does. */
+    public static void makeDemo(Path from, Path into) {
+        TestPond pond = new TestPond(false);
+        pond.run("--pond.demo-from=" + from, "--pond.demo-into=" + into);
+    }
+
     /** Starts it on the port it had before, if it had one. */
     public void up() {
-        context = new SpringApplicationBuilder(StillPondApplication.class, QuickPasswords.class)
-                .bannerMode(Banner.Mode.OFF)
-                .run(
-                        "--server.port=" + port,
-                        "--pond.demo=" + demo,
-                        "--pond.mail.stand-in=true",
-                        // Sheets are compared in the background where a test asks for it.
-                        "--pond.quiet=1d",
-                        "--spring.datasource.url=" + database.url(),
-                        "--spring.datasource.username=" + database.user(),
-                        "--spring.datasource.password=" + database.password(),
-                        "--logging.level.root=warn");
+        context = run();
         port = Integer.parseInt(context.getEnvironment().getProperty("local.server.port"));
+    }
+
+    private ConfigurableApplicationContext run(String... more) {
+        List<String> settings = new ArrayList<>(List.of(
+                "--server.port=" + port,
+                "--pond.demo=" + demo,
+                "--pond.mail.stand-in=true",
+                // Sheets are compared in the background where a test asks for it.
+                "--pond.quiet=1d",
+                "--spring.datasource.url=" + database.url(),
+                "--spring.datasource.username=" + database.user(),
+                "--spring.datasource.password=" + database.password(),
+                "--logging.level.root=warn"));
+        settings.addAll(List.of(more));
+        return new SpringApplicationBuilder(StillPondApplication.class, QuickPasswords.class)
+                .bannerMode(Banner.Mode.OFF)
+                .run(settings.toArray(String[]::new));
     }
 
     public void down() {

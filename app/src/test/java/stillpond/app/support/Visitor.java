@@ -4,6 +4,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.Socket;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -13,6 +14,7 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -147,6 +149,12 @@ public final class Visitor {
             socket.shutdownOutput();
             return new String(socket.getInputStream().readAllBytes(), StandardCharsets.ISO_8859_1);
         }
+    }
+
+    /** What the session is told by: names and values. */
+    public Map<String, String> cookies() {
+        return cookies.getCookieStore().getCookies().stream()
+                .collect(Collectors.toMap(HttpCookie::getName, HttpCookie::getValue));
     }
 
     /** Takes the token that forms are sent with from a page. */

@@ -67,7 +67,8 @@ class VisitTest {
                     .as(picture)
                     .isEqualTo(COAT);
         }
-        assertThat(stranger.get("/projects/" + work.project()).statusCode()).isNotEqualTo(200);
+        assertThat(stranger.get("/projects/" + work.project()).headers().firstValue("Location"))
+                .hasValueSatisfying(way -> assertThat(way).endsWith("/sign-in"));
     }
 
     @Test

@@ -210,7 +210,7 @@ final class CarryBench {
     /** Only what is of one card counts. */
     private static CarryCase.Side demoSide(Path art, String name, List<String> swatches, String card)
             throws IOException {
-        byte[] file = Files.readAllBytes(art.resolve("../app/src/main/resources/demo/" + name + ".svg"));
+        byte[] file = Files.readAllBytes(art.resolve("demo/" + name + ".svg"));
         InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(file));
         int[] labels = labels(art.resolve("truth/" + name + ".png"), ink.widthPx(), ink.heightPx());
         for (int i = 0; i < labels.length; i++) {

@@ -86,7 +86,7 @@ final class FaultBench {
         Map<String, List<Swatch>> cards = new TreeMap<>();
         Map<String, Srgb> colours = new HashMap<>();
         for (JsonNode card : JsonMapper.shared()
-                .readTree(Files.readString(art.resolve("../app/src/main/resources/demo/book.json")))
+                .readTree(Files.readString(art.resolve("demo/book.json")))
                 .path("cards")) {
             for (JsonNode swatch : card.path("swatches")) {
                 colours.put(

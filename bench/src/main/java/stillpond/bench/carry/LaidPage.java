@@ -40,7 +40,7 @@ record LaidPage(
         int[] wanted) {
 
     static LaidPage read(Path art, String name) throws IOException {
-        byte[] file = Files.readAllBytes(art.resolve("../app/src/main/resources/demo/" + name + ".svg"));
+        byte[] file = Files.readAllBytes(art.resolve("demo/" + name + ".svg"));
         InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(file));
         Openings openings = Openings.of(ink);
         Dams dams = Dams.at(openings.defaultReach());

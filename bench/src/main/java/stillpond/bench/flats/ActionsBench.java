@@ -61,7 +61,7 @@ final class ActionsBench {
     private final long mixedRegions;
 
     private ActionsBench(Path folder, String name) throws IOException {
-        byte[] file = Files.readAllBytes(folder.resolve("../app/src/main/resources/demo/" + name + ".svg"));
+        byte[] file = Files.readAllBytes(folder.resolve("demo/" + name + ".svg"));
         InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT).read(file));
         Openings openings = Openings.of(ink);
         this.plane = openings.cells().plane();

@@ -42,8 +42,8 @@ final class RestOfDemo {
 
     private static Map<String, List<double[]>> points(Path art, String file, String name, List<String> swatches)
             throws IOException {
-        InkPlane ink = InkFinder.find(new LineArtReader(ImageLimits.DEFAULT)
-                .read(Files.readAllBytes(art.resolve("../app/src/main/resources/demo/" + file))));
+        InkPlane ink = InkFinder.find(
+                new LineArtReader(ImageLimits.DEFAULT).read(Files.readAllBytes(art.resolve("demo/" + file))));
         Openings openings = Openings.of(ink);
         Regions regions = Regions.of(openings, Dams.at(openings.defaultReach()));
         Map<Integer, Label> labels = DemoTruth.read(art.resolve("truth/" + name + ".png"))

@@ -6,10 +6,12 @@ import java.time.Duration;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
 import stillpond.bench.ServedDemo;
 import stillpond.bench.ServedProcess;
 
 /** Each part of the drill does its work once, small; they fail by themselves when a promise is broken. */
+@EnabledIfEnvironmentVariable(named = "POND_TEST", matches = "all")
 class DrillWorksTest {
 
     private static ServedProcess pond;

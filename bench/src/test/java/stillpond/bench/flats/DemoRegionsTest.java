@@ -24,7 +24,7 @@ import stillpond.core.ink.InkPlane;
 class DemoRegionsTest {
 
     private static final Path ART = Path.of("../art");
-    private static final Path DEMO = Path.of("../app/src/main/resources/demo");
+    private static final Path DEMO = Path.of("../art/demo");
 
     /** Drawn outlines run a little beside the shapes that they are drawn around. */
     private static final double MOST_OTHER = 0.25;

@@ -1,9 +1,9 @@
 package stillpond.core.format;
 
 import java.awt.image.BufferedImage;
+import java.awt.image.ComponentSampleModel;
 import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferInt;
-import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -86,17 +86,21 @@ public record PlaneParts(byte[] png, int[] numbers) {
     private static CellPlane numbered(BufferedImage picture) {
         int width = picture.getWidth();
         int height = picture.getHeight();
-        Raster raster = picture.getRaster();
-        if (raster.getNumBands() != RGB) {
+        if (picture.getRaster().getNumBands() != RGB
+                || !(picture.getRaster().getDataBuffer() instanceof DataBufferByte bytes)
+                || !(picture.getSampleModel() instanceof ComponentSampleModel layout)) {
             throw new Refusal("A picture of numbers has 8 bits of red, green and blue a pixel.");
         }
+        byte[] samples = bytes.getData();
+        int[] bands = layout.getBandOffsets();
         int[] all = new int[width * height];
-        int[] row = new int[RGB * width];
         for (int y = 0; y < height; y++) {
-            raster.getPixels(0, y, width, 1, row);
-            for (int x = 0; x < width; x++) {
-                int at = RGB * x;
-                all[y * width + x] = (row[at] << RED_BITS | row[at + 1] << GREEN_BITS | row[at + 2]) - 1;
+            int at = y * layout.getScanlineStride();
+            for (int x = 0; x < width; x++, at += layout.getPixelStride()) {
+                all[y * width + x] = ((samples[at + bands[0]] & 0xff) << RED_BITS
+                                | (samples[at + bands[1]] & 0xff) << GREEN_BITS
+                                | samples[at + bands[2]] & 0xff)
+                        - 1;
             }
         }
         return new CellPlane(width, height, all);
