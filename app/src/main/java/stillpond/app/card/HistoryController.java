@@ -85,13 +85,15 @@ class HistoryController {
             Model model) {
         Palette palette = palettes.of(project);
         Card present = palette.card(card).orElseThrow();
-        List<State> states = states(project, present, person);
+        Palettes.CardHistory history = palettes.history(project, present.id());
+        List<State> states = states(history, present, person);
         Optional<State> compared = states.stream()
                 .filter(each -> state.filter(each.id()::equals).isPresent())
                 .findFirst();
         model.addAttribute("project", projects.get(project));
         model.addAttribute("card", present);
         model.addAttribute("states", states);
+        model.addAttribute("isWhole", history.isWhole());
         model.addAttribute("compared", compared.orElse(null));
         model.addAttribute(
                 "mayEdit", !present.locked() || projects.may(project, person.id(), Right.CHANGE_LOCKED_CARDS));
@@ -99,8 +101,8 @@ class HistoryController {
         return "card/history";
     }
 
-    private List<State> states(UUID project, Card present, SignedIn person) {
-        List<Palettes.CardChange> found = palettes.history(project, present.id());
+    private List<State> states(Palettes.CardHistory history, Card present, SignedIn person) {
+        List<Palettes.CardChange> found = history.changes();
         Map<UUID, String> names = accounts.names(
                 found.stream().map(change -> change.made().author()).distinct().toList());
         List<State> states = new ArrayList<>();
@@ -119,7 +121,8 @@ class HistoryController {
         Card first =
                 found.isEmpty() ? present : found.get(found.size() - 1).before().orElse(null);
         if (first != null) {
-            states.add(new State(first.id(), null, "", "As it began", "", false, false, first));
+            states.add(new State(
+                    first.id(), null, "", history.isWhole() ? "As it began" : "Before that", "", false, false, first));
         }
         return states;
     }
@@ -157,7 +160,7 @@ class HistoryController {
             @AuthenticationPrincipal SignedIn person,
             RedirectAttributes told) {
         Card present = palettes.of(project).card(card).orElseThrow();
-        Card former = states(project, present, person).stream()
+        Card former = states(palettes.history(project, present.id()), present, person).stream()
                 .filter(each -> each.id().equals(state))
                 .findFirst()
                 .orElseThrow()

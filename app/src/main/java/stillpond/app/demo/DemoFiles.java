@@ -6,14 +6,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Comparator;
 import java.util.HexFormat;
-import java.util.List;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import stillpond.core.gap.Openings;
@@ -99,16 +98,13 @@ enum DemoFiles {
 
     /** A hash of what a demo is made from: the drawings and books in a folder, and how gaps are found. */
     static String state(Path from) throws IOException {
+        MessageDigest digest = DigestUtils.getSha256Digest();
         try (Stream<Path> files = Files.list(from)) {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            List<Path> sorted = files.sorted().toList();
-            for (Path file : sorted) {
+            for (Path file : files.sorted().toList()) {
                 digest.update(file.getFileName().toString().getBytes(StandardCharsets.UTF_8));
                 digest.update(Files.readAllBytes(file));
             }
-            return HexFormat.of().formatHex(digest.digest()) + " by analysis " + Openings.VERSION + "\n";
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
+        return HexFormat.of().formatHex(digest.digest()) + " by analysis " + Openings.VERSION + "\n";
     }
 }

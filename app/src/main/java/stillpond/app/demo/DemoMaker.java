@@ -131,7 +131,7 @@ class DemoMaker {
 
     @EventListener(ApplicationReadyEvent.class)
     void make() throws IOException {
-        UUID lead = accounts.open("lead", "lead", DemoPerson.PASSWORD);
+        UUID lead = accounts.open(DemoPerson.LEAD.signInName(), DemoPerson.LEAD.displayName(), DemoPerson.PASSWORD);
         for (DemoFiles book : DemoFiles.values()) {
             UUID project = make(json.readValue(read(book.source()), DemoBook.class), lead);
             book.write(into, out -> files.write(project, out));

@@ -167,12 +167,16 @@ public class Palettes implements EffectKind<Effect.Cards> {
     /** One change of a card. @param before empty if it added the card @param after empty if it removed the card */
     public record CardChange(Made made, boolean isUndone, Optional<Card> before, Optional<Card> after) {}
 
-    /** What was changed of a card, latest first, as far as the last {@value #MOST_CHANGES} changes of all cards go back; an empty one if it is as it began. */
+    /** @param changes latest first; none if it is as it began @param isWhole whether they go back to how it began */
+    public record CardHistory(List<CardChange> changes, boolean isWhole) {}
+
+    /** What was changed of a card, as far as the last {@value #MOST_CHANGES} changes of all cards go back. */
     @Transactional(readOnly = true)
-    public List<CardChange> history(UUID project, UUID card) {
-        List<Made> all = history.ofCards(project, MOST_CHANGES);
+    public CardHistory history(UUID project, UUID card) {
+        List<Made> found = history.ofCards(project, MOST_CHANGES + 1);
+        List<Made> all = found.subList(0, Math.min(found.size(), MOST_CHANGES));
         Set<UUID> takenBack = history.takenBack(all.stream().map(Made::id).toList());
-        return all.stream()
+        List<CardChange> changes = all.stream()
                 .flatMap(made -> made.effects().stream()
                         .filter(Effect.Cards.class::isInstance)
                         .map(effect -> ((Effect.Cards) effect).change())
@@ -180,6 +184,7 @@ public class Palettes implements EffectKind<Effect.Cards> {
                                 made, takenBack.contains(made.id()), change.before(card), change.after(card))))
                 .filter(change -> change.before().isPresent() || change.after().isPresent())
                 .toList();
+        return new CardHistory(changes, all.size() == found.size());
     }
 
     private void write(UUID project, Palette before, Palette after, Map<UUID, UUID> instead) {

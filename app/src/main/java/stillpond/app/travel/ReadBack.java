@@ -67,9 +67,7 @@ class ReadBack {
             readable("The sheet '" + sheet.title() + "'", () -> {
                 sheets.require(project, sheet.id());
             });
-            // Or everything that was read would stay in memory until the end.
-            entities.flush();
-            entities.clear();
+            forget();
         }
         readable("The history", () -> readLog(project));
     }
@@ -78,8 +76,14 @@ class ReadBack {
         OptionalLong last = OptionalLong.of(0);
         while (last.isPresent()) {
             last = history.readOn(project, last.getAsLong());
-            entities.clear();
+            forget();
         }
+    }
+
+    /** Or everything that was read would stay in memory until the end. What was made but is not written yet, such as who the lead is, is written first. */
+    private void forget() {
+        entities.flush();
+        entities.clear();
     }
 
     private record Named(UUID id, String title) {}

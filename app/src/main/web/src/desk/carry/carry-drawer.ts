@@ -104,10 +104,7 @@ export class CarryDrawer {
   take(): void {
     const proposal = this.doubtful[this.at];
     const choice = proposal?.choices[this.choice];
-    if (!proposal || !choice) {
-      return;
-    }
-    if (!this.work.lay(choice.fill, proposal.cells)) {
+    if (!proposal || !choice || !this.work.lay(choice.fill, proposal.cells)) {
       return;
     }
     this.doubtful.splice(this.at, 1);

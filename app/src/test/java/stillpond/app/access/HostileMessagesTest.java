@@ -20,6 +20,7 @@ import stillpond.app.palette.Stagings;
 import stillpond.app.sheet.Sheet;
 import stillpond.app.support.Address;
 import stillpond.app.support.Drawings;
+import stillpond.app.support.Heavy;
 import stillpond.app.support.Messages;
 import stillpond.app.support.TestPond;
 import stillpond.app.support.Visitor;
@@ -36,7 +37,6 @@ class HostileMessagesTest {
 
     private static final String LONG = "x".repeat(100_000);
     private static final int LONGEST_QUERY = 1000;
-    private static final boolean IS_ALL = "all".equals(System.getenv("POND_TEST"));
     private static final int STEP = 4;
     private static final List<Object> WRONG = List.of(
             "",
@@ -159,7 +159,7 @@ class HostileMessagesTest {
 
     /** Every value in every place takes minutes: each place gets some of them, always the same, and among all places each value is sent often. */
     private static List<Object> wrongFor(String place) {
-        if (IS_ALL) {
+        if (Heavy.IS_WANTED) {
             return WRONG;
         }
         int first = Math.floorMod(place.hashCode(), STEP);

@@ -2,7 +2,6 @@ package stillpond.app.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -10,16 +9,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.core.io.ClassPathResource;
+import stillpond.app.support.Heavy;
 import stillpond.app.support.TestPond;
+import stillpond.app.support.Unzipped;
 
 /** What ships is the demo that the drawings make. */
 class DemoFilesTest {
@@ -38,12 +35,7 @@ class DemoFilesTest {
     void whatIsPackedIsTheWholeFolder(DemoFiles book, @TempDir Path folder) throws IOException {
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         book.pack(packed);
-        Map<String, byte[]> entries = new TreeMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(packed.toByteArray()))) {
-            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                entries.put(entry.getName(), zip.readAllBytes());
-            }
-        }
+        Map<String, byte[]> entries = Unzipped.of(packed.toByteArray());
         assertThat(entries).containsKeys("project.json", "sheets/00001.json", "history/00001.json");
         book.write(folder, out -> out.write(packed.toByteArray()));
         try (var files = Files.walk(folder)) {
@@ -59,7 +51,7 @@ class DemoFilesTest {
 
     /** Planes and files lie under their hashes, so the same names are the same pixels and cells. */
     @Test
-    @EnabledIfEnvironmentVariable(named = "POND_TEST", matches = "all")
+    @Heavy
     void madeAnewItHasTheSamePlanes(@TempDir Path folder) throws IOException {
         TestPond.makeDemo(DRAWINGS, folder);
         for (String part : new String[] {"tide-post/planes", "tide-post/files", "herons-umbrella/planes"}) {

@@ -235,7 +235,8 @@ class ShadowsJourneyTest {
         page.keyboard().up("Control");
         assertThat(page.locator("#shadow-base")).hasValue("gathered");
         page.locator("#shadow-more summary").click();
-        page.locator("#shadow-width").fill("100");
+        // In pixels of the sheet: a hundred units.
+        page.locator("#shadow-width").fill("30");
         page.locator("[data-side='0']").click();
         page.locator("#shadow-strip").click();
         assertThat(page.locator("#shadows-title")).hasText("Shadow");

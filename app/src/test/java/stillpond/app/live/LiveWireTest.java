@@ -1,8 +1,7 @@
 package stillpond.app.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.Mockito.doNothing;
+import static org.awaitility.Awaitility.await;
 import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.timeout;
@@ -47,10 +46,10 @@ class LiveWireTest {
     void whatMakesNoSenseOrCannotBePassedOnDoesNotEndTheLine() {
         LiveEvent first = new LiveEvent(project, "first", "{}");
         LiveEvent second = new LiveEvent(project, "second", "{}");
-        doNothing().when(lines).tell(any());
         doThrow(new IllegalStateException("a page is gone")).when(lines).tell(first);
         wire.start();
-        untilItHears();
+        // What is said before somebody listens nobody hears.
+        await().until(wire::hears);
         say("no event");
         say(first.text());
         say(second.text());
@@ -61,12 +60,5 @@ class LiveWireTest {
     @Test
     void aNodeThatDoesNotHearIsNotReady() {
         assertThat(new LiveWireHealthIndicator(wire).health().getStatus()).isEqualTo(Status.DOWN);
-    }
-
-    /** What is said before somebody listens nobody hears. */
-    private void untilItHears() {
-        while (!wire.hears()) {
-            Thread.onSpinWait();
-        }
     }
 }

@@ -14,11 +14,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.stream.Stream;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
@@ -144,15 +144,11 @@ final class RememberedPictures extends PictureFiles {
     }
 
     private static String hash(byte[]... parts) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            for (byte[] part : parts) {
-                digest.update(ByteBuffer.allocate(Integer.BYTES).putInt(0, part.length));
-                digest.update(part);
-            }
-            return HexFormat.of().formatHex(digest.digest());
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
+        MessageDigest digest = DigestUtils.getSha256Digest();
+        for (byte[] part : parts) {
+            digest.update(ByteBuffer.allocate(Integer.BYTES).putInt(0, part.length));
+            digest.update(part);
         }
+        return HexFormat.of().formatHex(digest.digest());
     }
 }

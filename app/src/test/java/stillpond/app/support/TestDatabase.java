@@ -3,7 +3,6 @@ package stillpond.app.support;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -13,6 +12,7 @@ import java.util.HexFormat;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Consumer;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
@@ -31,8 +31,8 @@ public record TestDatabase(String url, String user, String password) {
         }
 
         private static String hash(String... patterns) {
+            MessageDigest digest = DigestUtils.getSha256Digest();
             try {
-                MessageDigest digest = MessageDigest.getInstance("SHA-256");
                 for (String pattern : patterns) {
                     Resource[] found = new PathMatchingResourcePatternResolver().getResources(pattern);
                     Arrays.sort(found, Comparator.comparing(Resource::getDescription));
@@ -42,12 +42,10 @@ public record TestDatabase(String url, String user, String password) {
                         }
                     }
                 }
-                return HexFormat.of().formatHex(digest.digest(), 0, 8);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
-            } catch (NoSuchAlgorithmException e) {
-                throw new IllegalStateException(e);
             }
+            return HexFormat.of().formatHex(digest.digest(), 0, 8);
         }
     }
 

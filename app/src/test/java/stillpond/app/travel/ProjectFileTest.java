@@ -128,10 +128,15 @@ class ProjectFileTest {
 
         Travelled cards = Travelled.of(visitor.download(address + "?scope=CARDS"));
         assertThat(cards.index().path("scene")).isEmpty();
-        UUID project = taken(visitor.sendFile("/shelf/project-file", cards.zip()));
+        UUID project = taken(visitor.sendFile(
+                "/shelf/project-file",
+                cards.with("moods/board.json", "{\"mood\":1}".getBytes(StandardCharsets.UTF_8))
+                        .zip()));
         assertThat(pond.bean(Palettes.class).of(project).cards())
                 .extracting(card -> card.name())
                 .contains("Juniper");
+        Travelled again = Travelled.of(visitor.download("/projects/" + project + "/export/project.zip"));
+        assertThat(again.entries()).as("also what is not known here").containsKey("moods/board.json");
     }
 
     @Test
