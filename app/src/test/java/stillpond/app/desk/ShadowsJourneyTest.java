@@ -255,7 +255,7 @@ class ShadowsJourneyTest {
 
         desk.take("Scarf");
         page.locator("#shadow-base").selectOption("laid");
-        page.locator("#shadow-width").fill("40");
+        page.locator("#shadow-width").fill("12");
         page.locator("#shadow-rim").click();
         assertThat(page.locator("#shadows-title")).hasText("Rim");
         desk.expectSaved();
