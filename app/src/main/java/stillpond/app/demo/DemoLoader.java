@@ -12,6 +12,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.ClassPathResource;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import stillpond.app.account.Accounts;
@@ -35,6 +36,7 @@ class DemoLoader implements ApplicationRunner {
     private final ProjectFiles files;
     private final Sheets sheets;
     private final Remarks remarks;
+    private final JdbcClient database;
     private final JsonMapper json;
     private final TransactionTemplate transaction;
 
@@ -44,6 +46,7 @@ class DemoLoader implements ApplicationRunner {
             ProjectFiles files,
             Sheets sheets,
             Remarks remarks,
+            JdbcClient database,
             JsonMapper json,
             TransactionTemplate transaction) {
         this.accounts = accounts;
@@ -51,6 +54,7 @@ class DemoLoader implements ApplicationRunner {
         this.files = files;
         this.sheets = sheets;
         this.remarks = remarks;
+        this.database = database;
         this.json = json;
         this.transaction = transaction;
     }
@@ -92,13 +96,23 @@ class DemoLoader implements ApplicationRunner {
                 try (OutputStream out = Files.newOutputStream(zip)) {
                     book.pack(out);
                 }
-                return files.read(zip, lead);
+                UUID project = files.read(zip, lead);
+                dateToday(project);
+                return project;
             } finally {
                 Files.delete(zip);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** It ships with the day on which it was made; whoever opens it finds in its story what was done today. */
+    private void dateToday(UUID project) {
+        database.sql("""
+                        update change set made_at = made_at + (
+                          select now() - max(made_at) from change where project_id = :project)
+                        where project_id = :project""").param("project", project).update();
     }
 
     private DemoRemark[] said() {

@@ -75,6 +75,17 @@ class DemoTest {
     }
 
     @Test
+    void itsStoryEndsOnTheDayOnWhichItWasBroughtIn() {
+        assertThat(pond.bean(JdbcClient.class)
+                        .sql(
+                                "select count(*) from (select project_id, max(made_at) as last from change group by 1) as story"
+                                        + " where last < (select min(kept_at) from plane) - interval '1 minute'")
+                        .query(Long.class)
+                        .single())
+                .isZero();
+    }
+
+    @Test
     void startingAgainLoadsItOnlyOnce() {
         long sheets = pond.count("sheet");
         pond.down();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.BoundingBox;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -137,6 +138,10 @@ class NothingLostJourneyTest {
         desk.click(1500, 1000);
         page.locator("#gather-fill").click();
         assertThat(page.locator("#gathered-count")).hasText("2 regions gathered");
+        BoundingBox bar = page.locator("#gathered").boundingBox();
+        assertThat(page.locator("#notice").boundingBox().y)
+                .as("why it was refused can be read")
+                .isGreaterThanOrEqualTo(bar.y + bar.height);
         assertThat(page.locator("#said")).not().containsText("Filled");
         desk.expectSaved();
         assertThat(POND.bean(Sheets.class).get(WORK.project(), sheet.id()).revision())

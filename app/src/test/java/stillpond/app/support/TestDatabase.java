@@ -51,7 +51,13 @@ public record TestDatabase(String url, String user, String password) {
 
     private static final String SCHEMA = "classpath:db/migration/*.sql";
     private static final Template EMPTY = Template.madeOf("empty_template_", SCHEMA);
-    private static final Template DEMO = Template.madeOf("demo_template_", SCHEMA, "classpath:demo/**");
+    /** Of what ships, and of whatever may have to do with bringing it in. */
+    private static final Template DEMO = Template.madeOf(
+            "demo_template_",
+            SCHEMA,
+            "classpath:demo/**",
+            "classpath*:stillpond/core/**/*.class",
+            "classpath*:stillpond/app/**/*.class");
 
     /** One without anything, not even tables. */
     public static TestDatabase create() {
